@@ -1,0 +1,64 @@
+package osmerin.core.group;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.Variants;
+import osmerin.core.text.Stems;
+
+/**
+ * What people search for, a month: the sum of the known volumes, close variants with one figure for
+ * all counted once.
+ *
+ * @param searches the sum, null when the primary keyword's volume is unknown
+ * @param atLeast whether some volumes are unknown, so that the true sum is higher
+ * @param difficulty mean of the known difficulties weighted by volume, 0–100, null when none is
+ *     known
+ */
+public record Demand(@Nullable Long searches, boolean atLeast, @Nullable Double difficulty) {
+
+  /** Works the demand out; the first keyword is the primary one. */
+  static Demand of(List<Keyword> keywords, Stems stems) {
+    if (keywords.get(0).volume() == null) {
+      return new Demand(null, false, difficulty(keywords));
+    }
+    boolean atLeast = keywords.stream().anyMatch(k -> k.volume() == null);
+    return new Demand(sum(keywords, new Variants(stems)), atLeast, difficulty(keywords));
+  }
+
+  private static long sum(List<Keyword> keywords, Variants variants) {
+    Map<String, List<Long>> known = new LinkedHashMap<>();
+    for (Keyword keyword : keywords) {
+      if (keyword.volume() != null) {
+        known
+            .computeIfAbsent(variants.key(keyword.text()), k -> new ArrayList<>())
+            .add(keyword.volume().searches());
+      }
+    }
+    return known.values().stream().mapToLong(Variants::searches).sum();
+  }
+
+  private static @Nullable Double difficulty(List<Keyword> keywords) {
+    double sum = 0;
+    double weights = 0;
+    double plain = 0;
+    int count = 0;
+    for (Keyword keyword : keywords) {
+      if (keyword.difficulty() != null) {
+        double weight = keyword.volume() == null ? 0 : keyword.volume().searches();
+        sum += weight * keyword.difficulty();
+        weights += weight;
+        plain += keyword.difficulty();
+        count++;
+      }
+    }
+    if (count == 0) {
+      return null;
+    }
+    // Without any volume to weigh by, every keyword counts the same.
+    return weights > 0 ? sum / weights : plain / count;
+  }
+}

@@ -1,0 +1,249 @@
+package osmerin.core.group;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.group.GroupingSettings.Mode;
+import osmerin.core.intent.IntentReader;
+import osmerin.core.intent.SearchIntent;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.PageAddress;
+import osmerin.core.keyword.Variants;
+import osmerin.core.text.Stems;
+
+/**
+ * Partitions keywords into groups that one article each can answer.
+ *
+ * <p>The story: keywords of one normal form are one. Close variants are folded into a <em>unit</em>
+ * that the variant with most volume stands for. Units with ranking pages are joined by the pages
+ * they share ({@link Communities}, or in strict mode each to the strongest primary keyword). Units
+ * without ranking pages join the unit whose words are most alike ({@link WordIndex}). Groups that
+ * exist already keep their members and are never joined with each other; new keywords find their
+ * place in them or start new groups.
+ *
+ * <p>Units are numbered by volume, then length, then spelling, and every tie falls to the lower
+ * number: the result does not depend on the order of the input.
+ */
+public final class Grouping {
+  /** The order in which members of a group stand; the first is the primary keyword. */
+  public static final Comparator<Keyword> PRIMARY_FIRST =
+      Comparator.<Keyword>comparingLong(k -> k.volume() == null ? -1 : k.volume().searches())
+          .reversed()
+          .thenComparingInt(k -> k.normal().length())
+          .thenComparing(Keyword::normal);
+
+  private final GroupingSettings settings;
+
+  public Grouping(GroupingSettings settings) {
+    this.settings = settings;
+  }
+
+  /** Groups keywords from nothing, in order of demand. */
+  public List<KeywordGroup> group(Collection<Keyword> keywords) {
+    return group(keywords, Map.of());
+  }
+
+  /**
+   * Groups keywords, some of which are in groups already.
+   *
+   * @param kept for each existing group, by a key of the caller's, the normal forms of its members;
+   *     members that are not among the keywords are passed over
+   * @return all groups in order of demand, those that existed under their key
+   */
+  public List<KeywordGroup> group(Collection<Keyword> keywords, Map<String, Set<String>> kept) {
+    return new Run(keywords, kept).groups();
+  }
+
+  /** One run over one set of keywords. */
+  private final class Run {
+    private final Stems stems = new Stems();
+    private final Variants variants = new Variants(stems);
+    private final GroupDescription description = new GroupDescription(stems, settings.depth());
+    private final Map<String, String> keyOf = new HashMap<>();
+    private final List<Unit> units;
+
+    Run(Collection<Keyword> keywords, Map<String, Set<String>> kept) {
+      kept.forEach((key, normals) -> normals.forEach(normal -> keyOf.put(normal, key)));
+      units = fold(keywords);
+    }
+
+    List<KeywordGroup> groups() {
+      int[] groupOf = settings.mode() == Mode.LOOSE ? loose() : strict();
+      Map<Integer, List<Unit>> together = new TreeMap<>();
+      for (int unit = 0; unit < groupOf.length; unit++) {
+        together.computeIfAbsent(groupOf[unit], g -> new ArrayList<>()).add(units.get(unit));
+      }
+      return together.values().stream()
+          .map(description::of)
+          .sorted(
+              Comparator.<KeywordGroup>comparingLong(
+                      g -> g.demand().searches() == null ? -1 : g.demand().searches())
+                  .reversed()
+                  .thenComparing(KeywordGroup::primary, PRIMARY_FIRST))
+          .toList();
+    }
+
+    /** Close variants become one unit, but a variant that is in a group already stays there. */
+    private List<Unit> fold(Collection<Keyword> keywords) {
+      Map<String, Keyword> distinct = new LinkedHashMap<>();
+      for (Keyword keyword : keywords.stream().sorted(PRIMARY_FIRST).toList()) {
+        distinct.putIfAbsent(keyword.normal(), keyword);
+      }
+      Map<String, String> homeOfVariants = new HashMap<>();
+      distinct.forEach(
+          (normal, keyword) -> {
+            if (keyOf.containsKey(normal)) {
+              homeOfVariants.putIfAbsent(variants.key(keyword.text()), keyOf.get(normal));
+            }
+          });
+      Map<List<String>, List<Keyword>> folded = new LinkedHashMap<>();
+      distinct.forEach(
+          (normal, keyword) -> {
+            String variant = variants.key(keyword.text());
+            String home = keyOf.getOrDefault(normal, homeOfVariants.getOrDefault(variant, ""));
+            folded.computeIfAbsent(List.of(variant, home), k -> new ArrayList<>()).add(keyword);
+          });
+      List<Unit> result = new ArrayList<>();
+      folded.forEach(
+          (key, members) -> result.add(unit(members, key.get(1).isEmpty() ? null : key.get(1))));
+      return result;
+    }
+
+    private Unit unit(List<Keyword> members, @Nullable String keptAs) {
+      List<PageAddress> pages =
+          members.stream()
+              .map(Keyword::pages)
+              .filter(p -> !p.isEmpty())
+              .findFirst()
+              .orElse(List.of())
+              .stream()
+              .limit(settings.depth())
+              .toList();
+      SearchIntent intent =
+          new IntentReader().read(members.get(0).text(), members.get(0).intent()).intent();
+      return new Unit(members, pages, stems.subject(members.get(0).text()), intent, keptAs);
+    }
+
+    private int[] loose() {
+      Communities communities = new Communities(units.size(), settings.minShared());
+      keptUnits().values().forEach(communities::keepTogether);
+      communities.join(pairs(settings.minShared()));
+      int[] groupOf = new int[units.size()];
+      for (int unit = 0; unit < groupOf.length; unit++) {
+        groupOf[unit] = communities.find(unit);
+      }
+      joinByWords(groupOf);
+      return groupOf;
+    }
+
+    /** Units without ranking pages follow the unit whose words are most alike. */
+    private void joinByWords(int[] groupOf) {
+      WordIndex words = wordIndex();
+      for (int unit = 0; unit < groupOf.length; unit++) {
+        if (!isFree(unit)) {
+          words.add(unit);
+        }
+      }
+      for (int unit = 0; unit < groupOf.length; unit++) {
+        if (isFree(unit)) {
+          int self = groupOf[unit];
+          groupOf[unit] =
+              words.nearest(unit).stream().map(near -> groupOf[near]).findFirst().orElse(self);
+          words.add(unit);
+        }
+      }
+    }
+
+    private boolean isFree(int unit) {
+      return units.get(unit).pages().isEmpty() && units.get(unit).keptAs() == null;
+    }
+
+    /** Units in order of volume either follow the primary they share most with or become one. */
+    private int[] strict() {
+      int[] groupOf = new int[units.size()];
+      Map<Integer, Map<Integer, Integer>> shared = sharedBelow();
+      WordIndex words = wordIndex();
+      Map<String, Integer> primaryOfKept = new HashMap<>();
+      for (int unit = 0; unit < groupOf.length; unit++) {
+        String keptAs = units.get(unit).keptAs();
+        Integer home = keptAs == null ? null : primaryOfKept.get(keptAs);
+        groupOf[unit] = home != null ? home : primaryFor(unit, groupOf, shared, words);
+        if (keptAs != null && home == null) {
+          groupOf[unit] = unit;
+          primaryOfKept.put(keptAs, unit);
+        }
+        if (groupOf[unit] == unit) {
+          words.add(unit);
+        }
+      }
+      return groupOf;
+    }
+
+    private int primaryFor(
+        int unit, int[] groupOf, Map<Integer, Map<Integer, Integer>> shared, WordIndex words) {
+      int best = unit;
+      int most = settings.minShared() - 1;
+      Map<Integer, Integer> earlier = new TreeMap<>(shared.getOrDefault(unit, Map.of()));
+      for (Map.Entry<Integer, Integer> other : earlier.entrySet()) {
+        if (groupOf[other.getKey()] == other.getKey() && other.getValue() > most) {
+          best = other.getKey();
+          most = other.getValue();
+        }
+      }
+      if (best != unit) {
+        return best;
+      }
+      int alike = words.nearest(unit).orElse(unit);
+      boolean wordsDecide = units.get(unit).pages().isEmpty() || units.get(alike).pages().isEmpty();
+      return wordsDecide ? alike : unit;
+    }
+
+    private Map<Integer, Map<Integer, Integer>> sharedBelow() {
+      Map<Integer, Map<Integer, Integer>> shared = new HashMap<>();
+      for (SharedPages.Pair pair : pairs(settings.minShared())) {
+        shared.computeIfAbsent(pair.b(), b -> new HashMap<>()).put(pair.a(), pair.shared());
+      }
+      return shared;
+    }
+
+    private Map<String, List<Integer>> keptUnits() {
+      Map<String, List<Integer>> result = new TreeMap<>();
+      for (int unit = 0; unit < units.size(); unit++) {
+        String keptAs = units.get(unit).keptAs();
+        if (keptAs != null) {
+          result.computeIfAbsent(keptAs, k -> new ArrayList<>()).add(unit);
+        }
+      }
+      return result;
+    }
+
+    private List<SharedPages.Pair> pairs(int shared) {
+      return new SharedPages(units.stream().map(Unit::pages).toList()).atLeast(shared);
+    }
+
+    private WordIndex wordIndex() {
+      return new WordIndex(
+          units.stream().map(Unit::stems).toList(), units.stream().map(Unit::intent).toList());
+    }
+  }
+
+  /**
+   * Close variants that move as one.
+   *
+   * @param members in {@link #PRIMARY_FIRST} order
+   * @param pages the ranking pages that stand for all of them, cut to the depth
+   */
+  record Unit(
+      List<Keyword> members,
+      List<PageAddress> pages,
+      Set<String> stems,
+      SearchIntent intent,
+      @Nullable String keptAs) {}
+}

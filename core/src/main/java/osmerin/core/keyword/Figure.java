@@ -1,0 +1,105 @@
+package osmerin.core.keyword;
+
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A number as research tools write it into a cell. Understood are "1,300", "1 300", "1.300" (by the
+ * column's {@link NumberPattern}), "1.3K", "2M", "1K–10K" (geometric mean), "&lt; 10" (half),
+ * "100+", "45 %", "€ 0.75"; "-", "n/a" and an empty cell are unknown, which is not zero.
+ */
+public sealed interface Figure {
+  /** A number of 0 or more; {@code low} and {@code high} differ when the cell holds a range. */
+  record Known(double value, double low, double high) implements Figure {}
+
+  /** The tool does not know. */
+  record Unknown() implements Figure {}
+
+  /** Not a number; {@code reason} says what was found, in a sentence without the cell's place. */
+  record Unreadable(String reason) implements Figure {}
+
+  /** Cells with which tools say that they have no figure. */
+  Set<String> NO_FIGURE =
+      Set.of("", "-", "--", "–", "—", "n/a", "na", "n.a.", "none", "null", "nan", "?", "unknown");
+
+  Pattern RANGE = Pattern.compile("(.*\\d[^\\d]*?)\\s*(?:-|–|—|\\bto\\b)\\s*([^\\d]*\\d.*)");
+  Pattern NUMBER = Pattern.compile("(\\d[\\d.,]*)([km]?)");
+  Pattern SPACES_AND_MARKS = Pattern.compile("[\\s\\p{Z}'’_]+");
+  Pattern MONEY = Pattern.compile("^\\p{Sc}|\\p{Sc}$|^(usd|eur|gbp)|(usd|eur|gbp)$|%$");
+
+  /** Reads one cell. */
+  static Figure read(String cell, NumberPattern pattern) {
+    String text = cell.strip().toLowerCase(Locale.ROOT);
+    if (NO_FIGURE.contains(text)) {
+      return new Unknown();
+    }
+    if (text.startsWith("<")) {
+      return below(single(text.substring(1), pattern));
+    }
+    Matcher range = RANGE.matcher(text);
+    if (range.matches()) {
+      return between(single(range.group(1), pattern), single(range.group(2), pattern), cell);
+    }
+    String open = text.startsWith(">") ? text.substring(1) : text;
+    return single(open.endsWith("+") ? open.substring(0, open.length() - 1) : open, pattern);
+  }
+
+  private static Figure below(Figure bound) {
+    return bound instanceof Known k ? new Known(k.value() / 2, 0, k.value()) : bound;
+  }
+
+  private static Figure between(Figure low, Figure high, String cell) {
+    if (!(low instanceof Known l)) {
+      return low;
+    }
+    if (!(high instanceof Known h)) {
+      return high;
+    }
+    if (l.value() > h.value()) {
+      return new Unreadable("the range “" + cell.strip() + "” runs backwards");
+    }
+    // A range that begins at nothing has no geometric mean; half its end stands for it.
+    double mean = l.value() == 0 ? h.value() / 2 : Math.sqrt(l.value() * h.value());
+    return new Known(mean, l.value(), h.value());
+  }
+
+  private static Figure single(String text, NumberPattern pattern) {
+    String bare = SPACES_AND_MARKS.matcher(text).replaceAll("");
+    bare = MONEY.matcher(bare).replaceAll("");
+    if (bare.startsWith("-") && NUMBER.matcher(bare.substring(1)).matches()) {
+      return new Unreadable("“" + text.strip() + "” is below zero");
+    }
+    Matcher number = NUMBER.matcher(bare);
+    if (!number.matches()) {
+      return new Unreadable("“" + text.strip() + "” is not a number");
+    }
+    String digits = plain(number.group(1), !number.group(2).isEmpty(), pattern);
+    try {
+      double value = Double.parseDouble(digits) * factor(number.group(2));
+      return new Known(value, value, value);
+    } catch (NumberFormatException e) {
+      return new Unreadable("“" + text.strip() + "” is not a number");
+    }
+  }
+
+  private static double factor(String suffix) {
+    return switch (suffix) {
+      case "k" -> 1_000;
+      case "m" -> 1_000_000;
+      default -> 1;
+    };
+  }
+
+  /** Rewrites to digits with at most one point. Before K or M a lone sign parts decimals. */
+  private static String plain(String digits, boolean suffixed, NumberPattern pattern) {
+    if (suffixed && digits.matches("\\d+[.,]\\d{1,2}")) {
+      return digits.replace(',', '.');
+    }
+    if (pattern == NumberPattern.UNDECIDED && digits.matches("\\d+,\\d{1,2}|0,\\d+")) {
+      return digits.replace(',', '.');
+    }
+    return digits.replace(String.valueOf(pattern.thousands()), "").replace(pattern.decimal(), '.');
+  }
+}

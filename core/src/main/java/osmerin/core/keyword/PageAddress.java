@@ -1,0 +1,164 @@
+package osmerin.core.keyword;
+
+import java.net.IDN;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * A web address in the form in which ranking pages are compared: host in lower case and ASCII
+ * (IDNA) without "www.", no scheme, no default port, no fragment, no trailing slash, no tracking
+ * parameters, the other parameters sorted, percent-encoding of unreserved characters (RFC 3986,
+ * section 2.3) undone.
+ */
+public record PageAddress(String value) {
+  private static final Pattern SCHEME = Pattern.compile("^([a-zA-Z][a-zA-Z0-9+.-]*)://(.*)$");
+  private static final Pattern HOST = Pattern.compile("[a-z0-9]([a-z0-9.-]*[a-z0-9])?");
+  private static final Pattern PORT = Pattern.compile("\\d{1,5}");
+  private static final Set<String> TRACKING = Set.of("gclid", "fbclid", "msclkid", "ref");
+
+  /** The normal form, or empty when the text is no web address. */
+  public static Optional<PageAddress> of(String text) {
+    String rest = text.strip();
+    String scheme = "";
+    var schemed = SCHEME.matcher(rest);
+    if (schemed.matches()) {
+      scheme = schemed.group(1).toLowerCase(Locale.ROOT);
+      rest = schemed.group(2);
+    } else if (rest.startsWith("//")) {
+      rest = rest.substring(2);
+    }
+    if (!Set.of("", "http", "https").contains(scheme)) {
+      return Optional.empty();
+    }
+    rest = before(rest, '#');
+    int hostEnd = firstOf(rest, "/?");
+    Optional<String> host = host(rest.substring(0, hostEnd), scheme);
+    String tail = rest.substring(hostEnd);
+    return host.map(h -> new PageAddress(h + pathAndQuery(tail)));
+  }
+
+  /** The host part. */
+  public String host() {
+    return value.substring(0, firstOf(value, "/?:"));
+  }
+
+  private static String before(String text, char sign) {
+    int at = text.indexOf(sign);
+    return at < 0 ? text : text.substring(0, at);
+  }
+
+  private static int firstOf(String text, String signs) {
+    for (int i = 0; i < text.length(); i++) {
+      if (signs.indexOf(text.charAt(i)) >= 0) {
+        return i;
+      }
+    }
+    return text.length();
+  }
+
+  private static Optional<String> host(String authority, String scheme) {
+    String hostAndPort = authority.substring(authority.lastIndexOf('@') + 1);
+    String host = before(hostAndPort, ':');
+    String port = hostAndPort.substring(host.length()).replaceFirst("^:", "");
+    String ascii = ascii(host);
+    if (!HOST.matcher(ascii).matches() || !ascii.contains(".") || ascii.contains("..")) {
+      return Optional.empty();
+    }
+    if (!port.isEmpty() && !PORT.matcher(port).matches()) {
+      return Optional.empty();
+    }
+    String bare =
+        ascii.startsWith("www.") && ascii.indexOf('.', 4) > 0 ? ascii.substring(4) : ascii;
+    return Optional.of(isDefault(port, scheme) ? bare : bare + ":" + port);
+  }
+
+  private static boolean isDefault(String port, String scheme) {
+    return switch (scheme) {
+      case "http" -> port.isEmpty() || port.equals("80");
+      case "https" -> port.isEmpty() || port.equals("443");
+      default -> port.isEmpty() || port.equals("80") || port.equals("443");
+    };
+  }
+
+  private static String ascii(String host) {
+    try {
+      String text = host.endsWith(".") ? host.substring(0, host.length() - 1) : host;
+      return IDN.toASCII(text, IDN.ALLOW_UNASSIGNED).toLowerCase(Locale.ROOT);
+    } catch (IllegalArgumentException e) {
+      return "";
+    }
+  }
+
+  private static String pathAndQuery(String text) {
+    String path = unescape(before(text, '?'));
+    String query = text.contains("?") ? text.substring(text.indexOf('?') + 1) : "";
+    String kept =
+        Arrays.stream(query.split("&"))
+            .filter(parameter -> !parameter.isEmpty() && !isTracking(before(parameter, '=')))
+            .map(PageAddress::unescape)
+            .sorted()
+            .collect(Collectors.joining("&"));
+    String bare = path.replaceFirst("/+$", "");
+    return kept.isEmpty() ? bare : bare + "?" + kept;
+  }
+
+  private static boolean isTracking(String name) {
+    String lower = name.toLowerCase(Locale.ROOT);
+    return lower.startsWith("utm_") || TRACKING.contains(lower);
+  }
+
+  /**
+   * Undoes %XX of unreserved characters, writes every other %XX in upper case, escapes the rest.
+   */
+  private static String unescape(String text) {
+    StringBuilder out = new StringBuilder(text.length());
+    for (int i = 0; i < text.length(); ) {
+      int c = text.codePointAt(i);
+      int code = c == '%' ? hex(text, i + 1) : -1;
+      if (code >= 0) {
+        out.append(isUnreserved(code) ? String.valueOf((char) code) : "%%%02X".formatted(code));
+        i += 3;
+      } else {
+        appendEscaped(out, c);
+        i += Character.charCount(c);
+      }
+    }
+    return out.toString();
+  }
+
+  private static void appendEscaped(StringBuilder out, int codePoint) {
+    if (codePoint < 128) {
+      out.append((char) codePoint);
+      return;
+    }
+    for (byte b : Character.toString(codePoint).getBytes(StandardCharsets.UTF_8)) {
+      out.append("%%%02X".formatted(b & 0xFF));
+    }
+  }
+
+  private static int hex(String text, int at) {
+    if (at + 2 > text.length()) {
+      return -1;
+    }
+    int high = Character.digit(text.charAt(at), 16);
+    int low = Character.digit(text.charAt(at + 1), 16);
+    return high < 0 || low < 0 ? -1 : high * 16 + low;
+  }
+
+  private static boolean isUnreserved(int code) {
+    return (code >= 'a' && code <= 'z')
+        || (code >= 'A' && code <= 'Z')
+        || (code >= '0' && code <= '9')
+        || "-._~".indexOf(code) >= 0;
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

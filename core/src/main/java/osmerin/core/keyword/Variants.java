@@ -1,0 +1,34 @@
+package osmerin.core.keyword;
+
+import java.util.Collection;
+import java.util.TreeSet;
+import osmerin.core.text.Stems;
+
+/**
+ * Close variants: keywords with the same stems but for stop words, in any order ("clay for
+ * throwing", "throwing clay").
+ */
+public final class Variants {
+  private final Stems stems;
+
+  public Variants(Stems stems) {
+    this.stems = stems;
+  }
+
+  /** Equal for close variants and only for them. */
+  public String key(String phrase) {
+    return String.join(" ", new TreeSet<>(stems.subject(phrase)));
+  }
+
+  /**
+   * Searches a month of a set of close variants. When all known figures are equal and not zero a
+   * tool reports one figure for all of them, so it counts once; otherwise they add up.
+   *
+   * @param known the known figures of the variants, not empty
+   */
+  public static long searches(Collection<Long> known) {
+    long first = known.iterator().next();
+    boolean oneFigure = first > 0 && known.stream().allMatch(v -> v == first);
+    return oneFigure ? first : known.stream().mapToLong(Long::longValue).sum();
+  }
+}

@@ -1,0 +1,28 @@
+package osmerin.core.keyword;
+
+/**
+ * A search volume in searches a month. Some tools give a range; then {@code searches} is its
+ * geometric mean.
+ *
+ * @param searches the figure to compute with, 0 or more
+ * @param low lower end of the range, equal to {@code searches} when the figure is exact
+ * @param high upper end of the range
+ */
+public record Volume(long searches, long low, long high) {
+  public Volume {
+    if (low < 0 || searches < low || high < searches) {
+      throw new IllegalArgumentException(
+          "volume " + searches + " is not between " + low + " and " + high + ", or below 0");
+    }
+  }
+
+  /** An exact figure. */
+  public static Volume exactly(long searches) {
+    return new Volume(searches, searches, searches);
+  }
+
+  /** Whether the tool gave a range. */
+  public boolean isRange() {
+    return low != high;
+  }
+}

@@ -1,0 +1,126 @@
+package osmerin.core.pace;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import osmerin.core.runup.Course;
+import osmerin.core.workday.WorkCalendar;
+
+/**
+ * How a month stands against its target, for new articles or for refreshed ones.
+ *
+ * @param target articles wanted
+ * @param done live within the month
+ * @param planned dated today or later in the month, on course or set
+ * @param atRisk any other dated in the month that can still be published in it
+ * @param missing target less all of these, 0 or more
+ * @param lost dated in the month, not live, and no longer possible in it
+ * @param expected how many should be live before today, see {@link #of}
+ */
+public record Pace(
+    int target,
+    int done,
+    int planned,
+    int atRisk,
+    int missing,
+    int lost,
+    double expected,
+    State state) {
+
+  /** The first that holds. */
+  public enum State {
+    NO_TARGET,
+    MET,
+    SHORT,
+    BEHIND,
+    AHEAD,
+    LEVEL
+  }
+
+  /**
+   * Works the pace out. Expected by today are the articles of the month dated before today, live or
+   * not, and for what has no date yet, target less all dated, its share of the working days of the
+   * month that are past.
+   *
+   * @param articles rounds of one kind; those of other months are passed over
+   */
+  public static Pace of(
+      YearMonth month,
+      int target,
+      List<PacedArticle> articles,
+      LocalDate today,
+      WorkCalendar calendar) {
+    if (target < 0) {
+      throw new IllegalArgumentException("target " + target + " is below 0");
+    }
+    Count count = new Count(month, today);
+    articles.forEach(count::add);
+    int missing = Math.max(0, target - count.done - count.planned - count.atRisk);
+    double expected = expected(month, target, count, today, calendar);
+    State state = state(target, count.done, missing, expected);
+    return new Pace(
+        target, count.done, count.planned, count.atRisk, missing, count.lost, expected, state);
+  }
+
+  private static double expected(
+      YearMonth month, int target, Count count, LocalDate today, WorkCalendar calendar) {
+    int undated = Math.max(0, target - count.dated());
+    int workingDays = calendar.in(month);
+    // A month of holidays only has no working days to share by; then nothing is expected of them.
+    double past = workingDays == 0 ? 0 : (double) calendar.inBefore(month, today) / workingDays;
+    return count.beforeToday + undated * past;
+  }
+
+  private static State state(int target, int done, int missing, double expected) {
+    if (target == 0) {
+      return State.NO_TARGET;
+    }
+    if (done >= target) {
+      return State.MET;
+    }
+    if (missing > 0) {
+      return State.SHORT;
+    }
+    if (done < expected - 0.5) {
+      return State.BEHIND;
+    }
+    return done >= expected + 1 ? State.AHEAD : State.LEVEL;
+  }
+
+  private static final class Count {
+    private final YearMonth month;
+    private final LocalDate today;
+    private int done;
+    private int planned;
+    private int atRisk;
+    private int lost;
+    private int beforeToday;
+
+    Count(YearMonth month, LocalDate today) {
+      this.month = month;
+      this.today = today;
+    }
+
+    int dated() {
+      return done + planned + atRisk + lost;
+    }
+
+    /** An article that is live belongs to the month it went live in, else to that of its date. */
+    void add(PacedArticle article) {
+      LocalDate day = article.liveOn() != null ? article.liveOn() : article.publishDate();
+      if (day == null || !YearMonth.from(day).equals(month)) {
+        return;
+      }
+      beforeToday += day.isBefore(today) ? 1 : 0;
+      if (article.liveOn() != null) {
+        done++;
+      } else if (!day.isBefore(today) && (article.set() || article.course() == Course.ON_COURSE)) {
+        planned++;
+      } else if (article.earliest() != null && !article.earliest().isAfter(month.atEndOfMonth())) {
+        atRisk++;
+      } else {
+        lost++;
+      }
+    }
+  }
+}

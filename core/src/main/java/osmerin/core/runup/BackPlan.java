@@ -1,0 +1,264 @@
+package osmerin.core.runup;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.workday.WorkCalendar;
+
+/**
+ * Works a run-up back from the publish day and forward from today.
+ *
+ * <p>Two passes. <em>Forward from today</em>: a step starts on the first working day after what it
+ * waits for is done. <em>Back from the publish day</em>: the last steps must be done by the working
+ * day before the publish day (a step with an offset: so many working days from it), the others
+ * before the steps that wait for them must start. Both count in the calendar of whoever does the
+ * step. The due date is the latest end less the cushion, so that finishing on it is on course.
+ * Follow-ups are due at their offset from the publish day, without a cushion, since the cushion
+ * guards the publish date. A date on a day off moves to the working day before. Done steps do not
+ * move.
+ *
+ * @param steps in the order of the run-up
+ * @param course null when there is no publish date
+ * @param deciding the steps with least slack, when the date is impossible; else empty
+ * @param earliestPublishDate the first working day on which the article could be published, also
+ *     when it has no date
+ */
+public record BackPlan(
+    List<PlannedStep> steps,
+    @Nullable Course course,
+    List<RunUpStep> deciding,
+    LocalDate earliestPublishDate) {
+
+  public BackPlan {
+    steps = List.copyOf(steps);
+    deciding = List.copyOf(deciding);
+  }
+
+  /**
+   * The question a plan answers.
+   *
+   * @param publishDate null while the article has none
+   * @param calendar the site's
+   * @param calendarOf the calendar of whoever does the step
+   * @param progress how far steps are, by key; a step without an entry is open
+   */
+  public record Request(
+      RunUp runUp,
+      @Nullable LocalDate publishDate,
+      LocalDate today,
+      WorkCalendar calendar,
+      Function<RunUpStep, WorkCalendar> calendarOf,
+      Map<String, StepProgress> progress) {
+
+    /**
+     * @throws IllegalArgumentException when there is progress for a step that the run-up lacks
+     */
+    public Request {
+      progress = Map.copyOf(progress);
+      for (String key : progress.keySet()) {
+        if (!runUp.keys().contains(key)) {
+          throw new IllegalArgumentException("run-up " + runUp.name() + " has no step " + key);
+        }
+      }
+    }
+
+    /** Everybody works in the site's calendar. */
+    public static Request of(
+        RunUp runUp,
+        @Nullable LocalDate publishDate,
+        LocalDate today,
+        WorkCalendar calendar,
+        Map<String, StepProgress> progress) {
+      return new Request(runUp, publishDate, today, calendar, step -> calendar, progress);
+    }
+
+    StepProgress progress(RunUpStep step) {
+      return progress.getOrDefault(step.key(), StepProgress.OPEN);
+    }
+
+    Request publishedOn(LocalDate date) {
+      return new Request(runUp, date, today, calendar, calendarOf, progress);
+    }
+  }
+
+  /** Plans. */
+  public static BackPlan of(Request request) {
+    Worker worker = new Worker(request);
+    List<PlannedStep> steps = worker.plan();
+    return new BackPlan(
+        steps, worker.course(steps), worker.deciding(steps), worker.earliestPublishDate());
+  }
+
+  /** One planning. */
+  private static final class Worker {
+    private record Span(LocalDate start, LocalDate end) {}
+
+    private final Request request;
+    private final WorkCalendar site;
+    private final Map<String, Span> earliest = new HashMap<>();
+    private final Map<String, Span> latest = new HashMap<>();
+
+    Worker(Request request) {
+      this.request = request;
+      this.site = request.calendar();
+      request.runUp().steps().forEach(this::forward);
+      if (request.publishDate() != null) {
+        List<RunUpStep> backwards = new ArrayList<>(request.runUp().steps());
+        Collections.reverse(backwards);
+        Map<String, List<RunUpStep>> followers = request.runUp().followers();
+        backwards.forEach(step -> back(step, followers.getOrDefault(step.key(), List.of())));
+      }
+    }
+
+    private boolean isDone(RunUpStep step) {
+      return request.progress(step).isDone();
+    }
+
+    /** Earliest: from today, after everything it waits for; a follow-up also after publishing. */
+    private void forward(RunUpStep step) {
+      if (isDone(step)) {
+        return;
+      }
+      WorkCalendar calendar = request.calendarOf().apply(step);
+      LocalDate start = calendar.onOrAfter(request.today());
+      for (String key : step.after()) {
+        Span before = earliest.get(key);
+        if (before != null) {
+          LocalDate next = step.length() == 0 ? before.end() : before.end().plusDays(1);
+          start = later(start, calendar.onOrAfter(next));
+        }
+      }
+      if (step.followUp() && request.publishDate() != null) {
+        start = later(start, calendar.onOrAfter(request.publishDate().plusDays(1)));
+      }
+      earliest.put(step.key(), new Span(start, calendar.plus(start, lastDay(step))));
+    }
+
+    /** Latest: by the publish day or its offset, and before whatever waits for it must start. */
+    private void back(RunUpStep step, List<RunUpStep> followers) {
+      if (isDone(step)) {
+        return;
+      }
+      WorkCalendar calendar = request.calendarOf().apply(step);
+      LocalDate end = calendar.onOrBefore(bound(step));
+      for (RunUpStep follower : followers) {
+        Span after = latest.get(follower.key());
+        if (after != null && follower.followUp() == step.followUp()) {
+          LocalDate last = follower.length() == 0 ? after.end() : after.start().minusDays(1);
+          end = earlier(end, calendar.onOrBefore(last));
+        }
+      }
+      latest.put(step.key(), new Span(calendar.minus(end, lastDay(step)), end));
+    }
+
+    private LocalDate bound(RunUpStep step) {
+      LocalDate publishDate = request.publishDate();
+      if (step.offset() != null) {
+        return site.plus(publishDate, step.offset());
+      }
+      return step.followUp() ? site.plus(publishDate, 1) : site.minus(publishDate, 1);
+    }
+
+    private static int lastDay(RunUpStep step) {
+      return Math.max(0, step.length() - 1);
+    }
+
+    List<PlannedStep> plan() {
+      return request.runUp().steps().stream().map(this::planned).toList();
+    }
+
+    private PlannedStep planned(RunUpStep step) {
+      StepProgress progress = request.progress(step);
+      if (progress.isDone()) {
+        return new PlannedStep(step, true, null, null, null, null, progress.due(), null, false);
+      }
+      Span first = earliest.get(step.key());
+      Span last = latest.get(step.key());
+      WorkCalendar calendar = request.calendarOf().apply(step);
+      LocalDate pin = progress.pinned() == null ? null : calendar.onOrBefore(progress.pinned());
+      if (last == null) {
+        return new PlannedStep(
+            step, false, first.start(), first.end(), null, null, pin, null, false);
+      }
+      boolean conflict = pin != null && (pin.isBefore(first.end()) || pin.isAfter(last.end()));
+      LocalDate due = pin != null ? pin : due(step, calendar, last.end());
+      int slack = site.between(first.end(), last.end());
+      return new PlannedStep(
+          step, false, first.start(), first.end(), last.start(), last.end(), due, slack, conflict);
+    }
+
+    private LocalDate due(RunUpStep step, WorkCalendar calendar, LocalDate latestEnd) {
+      int cushion = step.followUp() ? 0 : request.runUp().cushion();
+      return calendar.onOrBefore(site.minus(latestEnd, cushion));
+    }
+
+    @Nullable Course course(List<PlannedStep> steps) {
+      if (request.publishDate() == null) {
+        return null;
+      }
+      List<PlannedStep> open = steps.stream().filter(Worker::decides).toList();
+      if (open.stream().anyMatch(s -> s.slack() < 0)) {
+        return Course.IMPOSSIBLE;
+      }
+      if (open.stream().anyMatch(s -> s.due().isBefore(request.today()))) {
+        return Course.LATE;
+      }
+      boolean atRisk = open.stream().anyMatch(s -> s.earliestEnd().isAfter(s.due()));
+      return atRisk ? Course.AT_RISK : Course.ON_COURSE;
+    }
+
+    private static boolean decides(PlannedStep planned) {
+      return !planned.done() && !planned.step().followUp();
+    }
+
+    List<RunUpStep> deciding(List<PlannedStep> steps) {
+      if (request.publishDate() == null) {
+        return List.of();
+      }
+      List<PlannedStep> open = steps.stream().filter(Worker::decides).toList();
+      int least = open.stream().mapToInt(PlannedStep::slack).min().orElse(0);
+      return least >= 0
+          ? List.of()
+          : open.stream().filter(s -> s.slack() == least).map(PlannedStep::step).toList();
+    }
+
+    /** The first working day from today on for which no step before publishing is impossible. */
+    LocalDate earliestPublishDate() {
+      LocalDate date = site.onOrAfter(request.today());
+      for (RunUpStep step : request.runUp().beforePublishing()) {
+        Span span = earliest.get(step.key());
+        if (span != null) {
+          date = later(date, site.onOrAfter(span.end()));
+        }
+      }
+      while (!isPossible(date)) {
+        date = site.onOrAfter(date.plusDays(1));
+      }
+      return date;
+    }
+
+    private boolean isPossible(LocalDate date) {
+      Worker worker = new Worker(request.publishedOn(date));
+      return worker.latest.entrySet().stream()
+          .filter(e -> worker.isBeforePublishing(e.getKey()))
+          .noneMatch(e -> e.getValue().end().isBefore(worker.earliest.get(e.getKey()).end()));
+    }
+
+    private boolean isBeforePublishing(String key) {
+      return request.runUp().beforePublishing().stream().anyMatch(s -> s.key().equals(key));
+    }
+
+    private static LocalDate later(LocalDate a, LocalDate b) {
+      return a.isAfter(b) ? a : b;
+    }
+
+    private static LocalDate earlier(LocalDate a, LocalDate b) {
+      return a.isBefore(b) ? a : b;
+    }
+  }
+}

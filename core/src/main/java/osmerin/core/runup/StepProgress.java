@@ -1,0 +1,29 @@
+package osmerin.core.runup;
+
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How far a step is.
+ *
+ * @param doneOn null while it is not done
+ * @param due the due date it had when it was done, null when it had none
+ * @param pinned a due date set by a person, null when the plan decides
+ */
+public record StepProgress(
+    @Nullable LocalDate doneOn, @Nullable LocalDate due, @Nullable LocalDate pinned) {
+  /** Not done, due when the plan says. */
+  public static final StepProgress OPEN = new StepProgress(null, null, null);
+
+  public static StepProgress doneOn(LocalDate day, @Nullable LocalDate due) {
+    return new StepProgress(day, due, null);
+  }
+
+  public static StepProgress pinnedTo(LocalDate due) {
+    return new StepProgress(null, null, due);
+  }
+
+  public boolean isDone() {
+    return doneOn != null;
+  }
+}

@@ -1,0 +1,8 @@
+package osmerin.core.runup;
+
+/** Who does a step, before a person is named. */
+public enum StepRole {
+  STRATEGIST,
+  EDITOR,
+  WRITER
+}

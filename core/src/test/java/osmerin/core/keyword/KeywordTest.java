@@ -1,0 +1,52 @@
+package osmerin.core.keyword;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.math.BigDecimal;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import osmerin.core.intent.SearchIntent;
+import osmerin.core.text.Stems;
+
+class KeywordTest {
+  @Test
+  void refusesNonsense() {
+    assertThatThrownBy(() -> new Keyword("kiln", null, 130, null, null, List.of()))
+        .hasMessageContaining("130");
+    assertThatThrownBy(() -> Keyword.of(" – ", 1L, List.of())).hasMessageContaining("empty");
+    assertThatThrownBy(() -> Volume.exactly(-1)).isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void newerFiguresWinWhereThereAreAny() {
+    Keyword old =
+        new Keyword(
+            "Kiln", Volume.exactly(90), 12, BigDecimal.ONE, SearchIntent.COMMERCIAL, pages());
+    Keyword newer = new Keyword("kiln", Volume.exactly(120), null, null, null, List.of());
+    assertThat(old.updatedBy(newer))
+        .isEqualTo(
+            new Keyword(
+                "Kiln", Volume.exactly(120), 12, BigDecimal.ONE, SearchIntent.COMMERCIAL, pages()));
+  }
+
+  @Test
+  void variantsHaveTheSameWordsInAnyOrder() {
+    Variants variants = new Variants(new Stems());
+    assertThat(variants.key("clay for throwing")).isEqualTo(variants.key("throwing clays"));
+    assertThat(variants.key("firing without a kiln")).isNotEqualTo(variants.key("kiln firing"));
+    assertThat(variants.key("cone 6 glaze")).isNotEqualTo(variants.key("cone 10 glaze"));
+    assertThat(variants.key("to be or not to be")).isNotEmpty();
+  }
+
+  @Test
+  void oneFigureForAllVariantsCountsOnce() {
+    assertThat(Variants.searches(List.of(90L, 90L, 90L))).isEqualTo(90);
+    assertThat(Variants.searches(List.of(90L, 70L))).isEqualTo(160);
+    assertThat(Variants.searches(List.of(0L, 0L))).isZero();
+  }
+
+  private static List<PageAddress> pages() {
+    return List.of(PageAddress.of("a.example/b").orElseThrow());
+  }
+}

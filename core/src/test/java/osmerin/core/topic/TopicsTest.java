@@ -1,0 +1,98 @@
+package osmerin.core.topic;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import osmerin.core.group.Grouping;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.KeywordGroup;
+import osmerin.core.keyword.Keyword;
+
+class TopicsTest {
+  private static final List<String> BREAD =
+      List.of(
+          "sourdough starter", "sourdough bread recipe", "feeding sourdough", "sourdough crumb");
+  private static final List<String> BEES =
+      List.of("bee hive", "bee hive inspection", "bee swarm", "bee hive stand");
+
+  @Test
+  void groupsOfSharedWordsAndSitesGatherUnderANamePeopleWouldGive() {
+    List<Topic> topics = new Topics().gather(groups(keywords()));
+    assertThat(topics).extracting(Topic::name).containsExactly("Sourdough", "Bee hive");
+    assertThat(topics).allSatisfy(topic -> assertThat(topic.groups()).contains(topic.pillar()));
+    assertThat(topics.get(0).groups()).hasSize(4);
+  }
+
+  @Test
+  void theOrderOfTheGroupsDoesNotMatter() {
+    List<KeywordGroup> groups = new ArrayList<>(groups(keywords()));
+    List<Topic> once = new Topics().gather(groups);
+    Collections.shuffle(groups, new Random(5));
+    assertThat(new Topics().gather(groups)).isEqualTo(once);
+  }
+
+  @Test
+  void existingTopicsKeepNamePillarAndGroupsAndNewGroupsJoinThem() {
+    Map<String, Set<String>> kept =
+        Map.of(
+            "g1", Set.of("sourdough starter"),
+            "g2", Set.of("sourdough bread recipe"),
+            "g3", Set.of("bee hive"));
+    List<KeywordGroup> groups = new Grouping(GroupingSettings.DEFAULT).group(keywords(), kept);
+    List<Topic> topics =
+        new Topics()
+            .gather(
+                groups,
+                Map.of(
+                    "t1", new Topics.Kept("Wild yeast", "g2", Set.of("g1", "g2")),
+                    "t2", new Topics.Kept("Apiary", null, Set.of("g3"))));
+    assertThat(topics).extracting(Topic::name).containsExactly("Wild yeast", "Apiary");
+    assertThat(topics.get(0).pillar().keptAs()).isEqualTo("g2");
+    assertThat(topics.get(0).groups()).hasSize(4);
+  }
+
+  @Test
+  void nothingGathersIntoNothing() {
+    assertThat(new Topics().gather(List.of())).isEmpty();
+  }
+
+  @Test
+  void twoTopicsNeverHaveOneName() {
+    List<Keyword> keywords =
+        IntStream.range(0, 30)
+            .mapToObj(
+                i ->
+                    Keyword.of(
+                        "clay " + "abcdefghijklmnopqrstuvwxyzabcd".charAt(i) + "x" + i % 7,
+                        100L + i,
+                        List.of("s" + i % 5 + ".example/a" + i)))
+            .toList();
+    assertThat(new Topics().gather(groups(keywords)))
+        .extracting(Topic::name)
+        .doesNotHaveDuplicates();
+  }
+
+  private static List<KeywordGroup> groups(List<Keyword> keywords) {
+    return new Grouping(GroupingSettings.DEFAULT).group(keywords);
+  }
+
+  private static List<Keyword> keywords() {
+    List<Keyword> keywords = new ArrayList<>();
+    for (int i = 0; i < 4; i++) {
+      keywords.add(Keyword.of(BREAD.get(i), 900L - i * 100, pages("bread", i)));
+      keywords.add(Keyword.of(BEES.get(i), 700L - i * 100, pages("bees", i)));
+    }
+    return keywords;
+  }
+
+  private static List<String> pages(String name, int group) {
+    return IntStream.range(0, 8).mapToObj(i -> name + i + ".example/page-" + group).toList();
+  }
+}
