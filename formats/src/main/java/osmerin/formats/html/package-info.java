@@ -1,0 +1,5 @@
+/** Web pages; start with {@link osmerin.formats.html.PageText}. */
+@NullMarked
+package osmerin.formats.html;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,24 @@
+package osmerin.formats.keywords;
+
+/** What a column of a keyword file holds. */
+public enum Column {
+  KEYWORD("Keyword"),
+  VOLUME("Search volume"),
+  DIFFICULTY("Difficulty"),
+  COST_PER_CLICK("Cost per click"),
+  INTENT("Intent"),
+  RANKING_PAGES("Ranking pages"),
+  /** Nothing we read. */
+  OTHER("not read");
+
+  private final String label;
+
+  Column(String label) {
+    this.label = label;
+  }
+
+  /** The name people see. */
+  public String label() {
+    return label;
+  }
+}

@@ -1,0 +1,70 @@
+package osmerin.formats.keywords;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.Writer;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.group.KeywordGroup;
+import osmerin.core.group.Membership;
+import osmerin.core.topic.Topic;
+
+/** Groups as CSV: one row for each keyword, in the order of demand. */
+public final class GroupFile {
+  /** The header of the file. */
+  public static final List<String> HEADER =
+      List.of(
+          "keyword",
+          "group",
+          "primary",
+          "topic",
+          "intent",
+          "funnel_stage",
+          "volume",
+          "difficulty",
+          "shared_pages");
+
+  private GroupFile() {}
+
+  /** Writes all groups of all topics; the groups in order of demand whatever their topic. */
+  public static void write(List<KeywordGroup> groups, List<Topic> topics, Writer out) {
+    try (CsvWriter csv = CsvWriter.builder().build(out)) {
+      csv.writeRecord(HEADER);
+      for (KeywordGroup group : groups) {
+        String topic =
+            topics.stream()
+                .filter(t -> t.groups().contains(group))
+                .map(Topic::name)
+                .findFirst()
+                .orElse("");
+        group.members().forEach(member -> csv.writeRecord(record(group, topic, member)));
+      }
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private static List<String> record(KeywordGroup group, String topic, Membership member) {
+    boolean primary = member.basis() == Membership.Basis.PRIMARY;
+    var keyword = member.keyword();
+    return List.of(
+        defused(keyword.text()),
+        defused(group.primary().text()),
+        primary ? "yes" : "no",
+        defused(topic),
+        group.intent().name().toLowerCase(Locale.ROOT),
+        group.funnelStage().name().toLowerCase(Locale.ROOT),
+        number(keyword.volume() == null ? null : keyword.volume().searches()),
+        number(keyword.difficulty()),
+        number(member.sharedWithPrimary()));
+  }
+
+  private static String number(@Nullable Number number) {
+    return number == null ? "" : number.toString();
+  }
+
+  /** A spreadsheet would run a cell that begins like a formula. */
+  private static String defused(String text) {
+    return text.matches("(?s)[=+@\\t\\r-].*") ? "'" + text : text;
+  }
+}

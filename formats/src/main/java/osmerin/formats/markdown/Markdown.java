@@ -1,0 +1,121 @@
+package osmerin.formats.markdown;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.commonmark.Extension;
+import org.commonmark.ext.gfm.tables.TableCell;
+import org.commonmark.ext.gfm.tables.TablesExtension;
+import org.commonmark.node.AbstractVisitor;
+import org.commonmark.node.Code;
+import org.commonmark.node.CustomNode;
+import org.commonmark.node.HardLineBreak;
+import org.commonmark.node.Heading;
+import org.commonmark.node.Image;
+import org.commonmark.node.Node;
+import org.commonmark.node.Paragraph;
+import org.commonmark.node.SoftLineBreak;
+import org.commonmark.node.Text;
+import org.commonmark.parser.IncludeSourceSpans;
+import org.commonmark.parser.Parser;
+import org.commonmark.renderer.html.HtmlRenderer;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.safety.Safelist;
+import osmerin.core.draft.DraftDocument;
+
+/** Drafts in Markdown (CommonMark with tables). */
+public final class Markdown {
+  private static final List<Extension> EXTENSIONS = List.of(TablesExtension.create());
+  private static final Parser PARSER =
+      Parser.builder().extensions(EXTENSIONS).includeSourceSpans(IncludeSourceSpans.BLOCKS).build();
+  private static final HtmlRenderer RENDERER =
+      HtmlRenderer.builder().extensions(EXTENSIONS).sanitizeUrls(true).build();
+  private static final Safelist SAFE = Safelist.relaxed().addTags("hr", "del", "s");
+
+  private Markdown() {}
+
+  /** The draft as clean HTML: no scripts, styles, forms or foreign frames survive. */
+  public static String html(String markdown) {
+    String html = RENDERER.render(PARSER.parse(markdown));
+    return Jsoup.clean(html, "", SAFE, new Document.OutputSettings().prettyPrint(false));
+  }
+
+  /** The draft as the check reads it. */
+  public static DraftDocument draft(String markdown) {
+    BlockCollector collector = new BlockCollector();
+    PARSER.parse(markdown).accept(collector);
+    return new DraftDocument(collector.blocks);
+  }
+
+  /** Gathers headings and blocks of text. */
+  private static final class BlockCollector extends AbstractVisitor {
+    private final List<DraftDocument.Block> blocks = new ArrayList<>();
+
+    @Override
+    public void visit(Heading heading) {
+      blocks.add(new DraftDocument.Heading(heading.getLevel(), text(heading), line(heading)));
+    }
+
+    @Override
+    public void visit(Paragraph paragraph) {
+      addText(paragraph);
+    }
+
+    @Override
+    public void visit(CustomNode node) {
+      if (node instanceof TableCell) {
+        addText(node);
+      } else {
+        visitChildren(node);
+      }
+    }
+
+    private void addText(Node node) {
+      String text = text(node);
+      if (!text.isBlank()) {
+        blocks.add(new DraftDocument.Text(text, line(node)));
+      }
+    }
+
+    private static int line(Node node) {
+      Node at = node;
+      while (at.getSourceSpans().isEmpty() && at.getParent() != null) {
+        at = at.getParent();
+      }
+      return at.getSourceSpans().isEmpty() ? 1 : at.getSourceSpans().get(0).getLineIndex() + 1;
+    }
+
+    private static String text(Node node) {
+      StringBuilder text = new StringBuilder();
+      node.accept(
+          new AbstractVisitor() {
+            @Override
+            public void visit(Text part) {
+              text.append(part.getLiteral());
+            }
+
+            @Override
+            public void visit(Code code) {
+              text.append(code.getLiteral());
+            }
+
+            @Override
+            public void visit(SoftLineBreak lineBreak) {
+              text.append(' ');
+            }
+
+            @Override
+            public void visit(HardLineBreak lineBreak) {
+              text.append(' ');
+            }
+
+            /** What a picture is called is no word of the text. */
+            @Override
+            public void visit(Image image) {
+              text.append(' ');
+            }
+          });
+      return text.toString().strip();
+    }
+  }
+}

@@ -1,0 +1,157 @@
+package osmerin.formats.text;
+
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.mozilla.universalchardet.UniversalDetector;
+import osmerin.formats.text.UnreadableFileException.Fault;
+
+/**
+ * A text file turned into characters.
+ *
+ * @param charset the encoding it was read in
+ * @param text without a byte order mark
+ */
+public record DecodedText(Charset charset, String text) {
+  /** Encodings a person can choose from. */
+  public static final List<Charset> CHOICES =
+      List.of(
+          StandardCharsets.UTF_8,
+          StandardCharsets.UTF_16LE,
+          StandardCharsets.UTF_16BE,
+          Charset.forName("windows-1252"),
+          Charset.forName("windows-1250"),
+          Charset.forName("windows-1251"),
+          StandardCharsets.ISO_8859_1);
+
+  private static final Charset WINDOWS_1252 = Charset.forName("windows-1252");
+
+  private static final Map<String, String> SIGNATURES =
+      Map.of(
+          "89504e47", "a PNG picture",
+          "ffd8ff", "a JPEG picture",
+          "47494638", "a GIF picture",
+          "52494646", "a picture or sound",
+          "25504446", "a PDF document",
+          "504b0304", "a ZIP archive or a spreadsheet (save it as CSV first)",
+          "d0cf11e0", "an old spreadsheet (save it as CSV first)",
+          "1f8b", "a compressed file");
+
+  /**
+   * Guesses the encoding: a byte order mark, else UTF-16 by its zero bytes, else UTF-8 when every
+   * byte fits, else what the letters look like, else Windows-1252.
+   *
+   * @throws UnreadableFileException when the file is empty or no text
+   */
+  public static DecodedText of(byte[] bytes) {
+    return of(bytes, guess(bytes));
+  }
+
+  /** Reads in a given encoding; bytes that do not fit become the replacement character. */
+  public static DecodedText of(byte[] bytes, Charset charset) {
+    refuseWhatIsNoText(bytes);
+    String text = new String(bytes, charset);
+    String unmarked = text.startsWith("\uFEFF") ? text.substring(1) : text;
+    if (unmarked.isBlank()) {
+      throw new UnreadableFileException(Fault.EMPTY, "The file is empty.");
+    }
+    return new DecodedText(charset, unmarked);
+  }
+
+  private static void refuseWhatIsNoText(byte[] bytes) {
+    if (bytes.length == 0) {
+      throw new UnreadableFileException(Fault.EMPTY, "The file is empty.");
+    }
+    StringBuilder start = new StringBuilder();
+    for (int i = 0; i < Math.min(4, bytes.length); i++) {
+      start.append("%02x".formatted(bytes[i] & 0xFF));
+    }
+    SIGNATURES.forEach(
+        (signature, what) -> {
+          if (start.toString().startsWith(signature)) {
+            throw new UnreadableFileException(
+                Fault.NOT_TEXT, "This is no CSV file: inside it is " + what + ".");
+          }
+        });
+    if (zeroShare(bytes, 0) + zeroShare(bytes, 1) > 0 && utf16ByZeros(bytes).isEmpty()) {
+      throw new UnreadableFileException(
+          Fault.NOT_TEXT, "This is no text file: it holds zero bytes between the others.");
+    }
+  }
+
+  private static Charset guess(byte[] bytes) {
+    refuseWhatIsNoText(bytes);
+    return byMark(bytes)
+        .or(() -> utf16ByZeros(bytes))
+        .or(() -> fits(bytes, StandardCharsets.UTF_8))
+        .or(() -> byLetters(bytes))
+        .orElse(WINDOWS_1252);
+  }
+
+  private static Optional<Charset> byMark(byte[] bytes) {
+    if (startsWith(bytes, 0xEF, 0xBB, 0xBF)) {
+      return Optional.of(StandardCharsets.UTF_8);
+    }
+    if (startsWith(bytes, 0xFF, 0xFE)) {
+      return Optional.of(StandardCharsets.UTF_16LE);
+    }
+    return startsWith(bytes, 0xFE, 0xFF)
+        ? Optional.of(StandardCharsets.UTF_16BE)
+        : Optional.empty();
+  }
+
+  private static boolean startsWith(byte[] bytes, int... mark) {
+    for (int i = 0; i < mark.length; i++) {
+      if (bytes.length <= i || (bytes[i] & 0xFF) != mark[i]) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** In Latin text of UTF-16 nearly every second byte is zero. */
+  private static Optional<Charset> utf16ByZeros(byte[] bytes) {
+    if (byMark(bytes).filter(c -> c != StandardCharsets.UTF_8).isPresent()) {
+      return byMark(bytes);
+    }
+    double even = zeroShare(bytes, 0);
+    double odd = zeroShare(bytes, 1);
+    if (odd > 0.5 && even < 0.05) {
+      return Optional.of(StandardCharsets.UTF_16LE);
+    }
+    return even > 0.5 && odd < 0.05 ? Optional.of(StandardCharsets.UTF_16BE) : Optional.empty();
+  }
+
+  private static double zeroShare(byte[] bytes, int from) {
+    int zeros = 0;
+    int looked = 0;
+    for (int i = from; i < Math.min(bytes.length, 4_000); i += 2) {
+      zeros += bytes[i] == 0 ? 1 : 0;
+      looked++;
+    }
+    return looked == 0 ? 0 : (double) zeros / looked;
+  }
+
+  private static Optional<Charset> fits(byte[] bytes, Charset charset) {
+    try {
+      charset.newDecoder().decode(ByteBuffer.wrap(bytes));
+      return Optional.of(charset);
+    } catch (CharacterCodingException e) {
+      return Optional.empty();
+    }
+  }
+
+  private static Optional<Charset> byLetters(byte[] bytes) {
+    UniversalDetector detector = new UniversalDetector();
+    detector.handleData(bytes, 0, Math.min(bytes.length, 200_000));
+    detector.dataEnd();
+    return Optional.ofNullable(detector.getDetectedCharset())
+        .filter(Charset::isSupported)
+        .map(Charset::forName)
+        .filter(CHOICES::contains);
+  }
+}

@@ -1,0 +1,165 @@
+package osmerin.formats.keywords;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.StringWriter;
+import java.math.BigDecimal;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import osmerin.core.group.Grouping;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.KeywordGroup;
+import osmerin.core.intent.SearchIntent;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.Volume;
+import osmerin.core.topic.Topics;
+import osmerin.formats.text.Delimiter;
+import osmerin.formats.text.UnreadableFileException;
+import osmerin.formats.text.UnreadableFileException.Fault;
+
+class KeywordFileTest {
+  @Test
+  void readsEveryColumn() {
+    KeywordRows rows =
+        file("""
+                Keyword;Search Volume;KD %;CPC (EUR);Intent;SERP URLs
+                night fishing;1.300;45;0,75;Informational;https://a.example/x https://b.example/y
+                carp bait;12.100;n/a;1,20;T;"a.example/x | b.example/z, c.example/w"
+                """)
+            .read();
+    assertThat(rows.keywords())
+        .extracting(Keyword::volume)
+        .containsExactly(Volume.exactly(1300), Volume.exactly(12100));
+    Keyword first = rows.keywords().get(0);
+    assertThat(first.difficulty()).isEqualTo(45);
+    assertThat(first.costPerClick()).isEqualByComparingTo(new BigDecimal("0.75"));
+    assertThat(first.intent()).isEqualTo(SearchIntent.INFORMATIONAL);
+    assertThat(first.pages()).hasSize(2);
+    assertThat(rows.keywords().get(1).pages()).hasSize(3);
+    assertThat(rows.keywords().get(1).difficulty()).isNull();
+    assertThat(rows.problems()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "Keyword,Volume",
+        "QUERY,Avg. monthly searches",
+        "search_term,sv",
+        "Phrase,Monthly volume"
+      })
+  void knowsTheUsualHeaders(String header) {
+    FileReading reading = file(header + "\nnight fishing,20\n").guess();
+    assertThat(reading.columns()).containsExactly(Column.KEYWORD, Column.VOLUME);
+    assertThat(reading.header()).isTrue();
+  }
+
+  @Test
+  void aFileWithoutAHeaderIsReadByItsContent() {
+    KeywordFile file = file("night fishing,1300,45,https://a.example/x\ncarp bait,20,3,\n");
+    FileReading reading = file.guess();
+    assertThat(reading.header()).isFalse();
+    assertThat(reading.columns())
+        .containsExactly(Column.KEYWORD, Column.VOLUME, Column.DIFFICULTY, Column.RANKING_PAGES);
+    assertThat(file.read().keywords()).hasSize(2);
+    assertThat(file.preview(reading, 1).names().get(0)).isEqualTo("Column 1");
+  }
+
+  @Test
+  void rowsThatCannotBeReadAreReportedWithLineAndReason() {
+    KeywordRows rows =
+        file("""
+                keyword,volume,difficulty,intent,urls
+                night fishing,many,10,I,
+                ,20,10,I,
+
+                carp bait,20,130,I,
+                eel trap,20,10,curious,not-an-address
+                """)
+            .read();
+    assertThat(rows.rows()).isEqualTo(4);
+    assertThat(rows.rejected()).isEqualTo(3);
+    assertThat(rows.problems())
+        .extracting(RowProblem::line, RowProblem::rejected)
+        .containsExactly(
+            org.assertj.core.groups.Tuple.tuple(2L, true),
+            org.assertj.core.groups.Tuple.tuple(3L, true),
+            org.assertj.core.groups.Tuple.tuple(5L, true),
+            org.assertj.core.groups.Tuple.tuple(6L, false),
+            org.assertj.core.groups.Tuple.tuple(6L, false));
+    assertThat(rows.problems().get(0).reason()).contains("search volume", "many");
+    assertThat(rows.problems().get(2).reason()).contains("130");
+    assertThat(rows.keywords()).extracting(Keyword::text).containsExactly("eel trap");
+  }
+
+  @Test
+  void aRepeatedKeywordIsOneAndItsLaterFiguresWin() {
+    KeywordRows rows = file("keyword,volume,difficulty\nCarp,10,5\n carp ,20,-\n").read();
+    assertThat(rows.repeated()).isEqualTo(1);
+    assertThat(rows.keywords())
+        .containsExactly(new Keyword("Carp", Volume.exactly(20), 5, null, null, List.of()));
+  }
+
+  @Test
+  void withoutAKeywordColumnNothingIsRead() {
+    KeywordFile file = file("date,clicks\n2026-01-01,3\n");
+    assertThatThrownBy(file::read)
+        .isInstanceOfSatisfying(
+            UnreadableFileException.class,
+            e -> assertThat(e.fault()).isEqualTo(Fault.NO_KEYWORD_COLUMN))
+        .hasMessageContaining("date, clicks");
+  }
+
+  @Test
+  void aPersonsCorrectionIsFollowed() {
+    KeywordFile file = file("topic,clicks\nnight fishing,3\n");
+    FileReading guessed = file.guess();
+    FileReading corrected =
+        new FileReading(
+            guessed.charset(), Delimiter.COMMA, true, List.of(Column.KEYWORD, Column.OTHER));
+    assertThat(file.read(corrected).keywords())
+        .extracting(Keyword::text)
+        .containsExactly("night fishing");
+  }
+
+  @Test
+  void addressesMayHoldCommas() {
+    KeywordRows rows =
+        file("keyword\turls\nx\thttps://a.example/b,c;d,https://e.example/f\n").read();
+    assertThat(rows.keywords().get(0).pages()).hasSize(2);
+  }
+
+  @Test
+  void groupsAreWrittenOneRowAKeyword() {
+    List<Keyword> keywords =
+        file("""
+                keyword,volume,urls
+                night fishing,90,a.example/1 a.example/2 a.example/3
+                fishing by night,90,
+                fish after dark,10,a.example/1 a.example/2 a.example/3
+                =cmd(),5,
+                """)
+            .read()
+            .keywords();
+    List<KeywordGroup> groups = new Grouping(GroupingSettings.DEFAULT).group(keywords);
+    StringWriter out = new StringWriter();
+    GroupFile.write(groups, new Topics().gather(groups), out);
+    List<String> lines = out.toString().lines().toList();
+    assertThat(lines.get(0))
+        .isEqualTo(
+            "keyword,group,primary,topic,intent,funnel_stage,volume,difficulty,shared_pages");
+    assertThat(lines.get(1)).startsWith("night fishing,night fishing,yes,").endsWith(",90,,3");
+    assertThat(lines).hasSize(5);
+    assertThat(lines).anySatisfy(line -> assertThat(line).startsWith("'=cmd()"));
+    assertThat(lines)
+        .anySatisfy(line -> assertThat(line).startsWith("fish after dark,night fishing,no,"));
+  }
+
+  private static KeywordFile file(String text) {
+    return new KeywordFile(text.getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,37 @@
+package osmerin.formats.markdown;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import osmerin.core.draft.DraftDocument;
+import osmerin.core.draft.DraftDocument.Block;
+
+class MarkdownTest {
+  @Test
+  void headingsAndTextKeepTheirOrderAndLine() {
+    DraftDocument draft =
+        Markdown.draft(
+            "# Title\n\nSome *plain* [text](https://a.example)\nhere.\n\n### Deep\n\n- one\n- two\n");
+    assertThat(draft.blocks())
+        .extracting(Block::text)
+        .containsExactly("Title", "Some plain text here.", "Deep", "one", "two");
+    assertThat(draft.blocks()).extracting(Block::line).containsExactly(1, 3, 6, 8, 9);
+    assertThat(draft.headings().get(1).level()).isEqualTo(3);
+    assertThat(draft.words()).isEqualTo(7);
+  }
+
+  @Test
+  void tablesCountAndPictureNamesDoNot() {
+    DraftDocument draft =
+        Markdown.draft("| a | b |\n|---|---|\n| c | d |\n\n![a blue pot](x.png) end\n");
+    assertThat(draft.words()).isEqualTo(5);
+  }
+
+  @Test
+  void scriptsDoNotSurvive() {
+    String html =
+        Markdown.html(
+            "# Hi\n\n<script>alert(1)</script>\n\n[x](javascript:alert(1)) <b onclick=\"x()\">b</b>");
+    assertThat(html).contains("<h1>Hi</h1>", "<b>b</b>").doesNotContain("script", "onclick");
+  }
+}
