@@ -1,0 +1,145 @@
+package osmerin.standins;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import org.jsoup.Jsoup;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class StandInsTest {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private final HttpClient http = HttpClient.newHttpClient();
+  @TempDir private Path folder;
+  private SearchStandIn search;
+  private BlogHostStandIn blog;
+
+  @BeforeEach
+  void start() throws IOException {
+    search = new SearchStandIn(0);
+    blog = new BlogHostStandIn(0, folder, "secret", Clock.systemUTC());
+  }
+
+  @AfterEach
+  void stop() {
+    search.close();
+    blog.close();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"kiln firing schedule", "choosing a canoe", "töpfern lernen", "7"})
+  void everyPhraseHasTenPagesThatCanBeOpened(String phrase) throws Exception {
+    String q = URLEncoder.encode(phrase, StandardCharsets.UTF_8);
+    JsonNode answer = JSON.readTree(get(search.address() + "/search?q=" + q).body());
+    assertThat(answer.path("simulated").asBoolean()).isTrue();
+    assertThat(answer.path("results").size()).isEqualTo(10);
+    for (JsonNode result : answer.path("results")) {
+      String url = URLEncoder.encode(result.path("url").asString(), StandardCharsets.UTF_8);
+      HttpResponse<String> page = get(search.address() + "/page?url=" + url);
+      assertThat(page.statusCode()).as(result.toString()).isEqualTo(200);
+      assertThat(Jsoup.parse(page.body()).select("main p").eachText())
+          .hasSizeGreaterThan(4)
+          .noneMatch(text -> text.contains("{"));
+    }
+  }
+
+  @Test
+  void anUnknownPageOrAnEmptySearchSaysSo() throws Exception {
+    assertThat(get(search.address() + "/search").statusCode()).isEqualTo(400);
+    assertThat(get(search.address() + "/page?url=https://x.example/1/y").statusCode())
+        .isEqualTo(404);
+    assertThat(get(search.address() + "/openapi.json").body()).contains("\"/search\"");
+  }
+
+  @Test
+  void anEntryIsCreatedShownAndUpdatedAtItsAddress() throws Exception {
+    HttpResponse<String> created = post(entry("u1", "Ash glazes", "<p>Wood ash melts.</p>"));
+    assertThat(created.statusCode()).isEqualTo(201);
+    String url = created.headers().firstValue("Location").orElseThrow();
+    assertThat(url).contains("/ash-glazes");
+    assertThat(get(url).body()).contains("Ash glazes", "Wood ash melts.");
+    HttpResponse<String> updated =
+        post(
+            "{\"action\":\"update\",\"url\":\"%s\",\"replace\":{\"content\":[{\"html\":\"<p>Ash, again.</p>\"}]}}"
+                .formatted(url));
+    assertThat(updated.statusCode()).isEqualTo(204);
+    assertThat(get(url).body()).contains("Ash, again.").doesNotContain("Wood ash melts.");
+    assertThat(get(blog.address() + "/feed.xml").body()).contains(url);
+    assertThat(get(blog.address() + "/sitemap.xml").body()).contains(url);
+  }
+
+  @Test
+  void oneUidIsOneEntryAndSurvivesARestart() throws Exception {
+    String first =
+        post(entry("u1", "Ash", "<p>a</p>")).headers().firstValue("Location").orElseThrow();
+    String again =
+        post(entry("u1", "Ash", "<p>a</p>")).headers().firstValue("Location").orElseThrow();
+    assertThat(again).isEqualTo(first);
+    assertThat(blog.count()).isEqualTo(1);
+    blog.close();
+    blog = new BlogHostStandIn(blog.address().getPort(), folder, "secret", Clock.systemUTC());
+    assertThat(get(first).body()).contains("Ash");
+    assertThat(send("GET", blog.micropub() + "?q=source", null, "secret").body())
+        .contains("u1", first);
+  }
+
+  @Test
+  void twoEntriesOfOneNameHaveTwoAddresses() throws Exception {
+    String first =
+        post(entry("u1", "Ash", "<p>a</p>")).headers().firstValue("Location").orElseThrow();
+    String second =
+        post(entry("u2", "Ash", "<p>b</p>")).headers().firstValue("Location").orElseThrow();
+    assertThat(second).isNotEqualTo(first);
+  }
+
+  @Test
+  void strangersAndNonsenseAreRefused() throws Exception {
+    assertThat(send("POST", blog.micropub().toString(), entry("u", "A", "b"), "guess").statusCode())
+        .isEqualTo(401);
+    assertThat(post("{nonsense").statusCode()).isEqualTo(400);
+    assertThat(post(entry("u", "", "")).statusCode()).isEqualTo(400);
+    assertThat(get(blog.address() + "/nowhere").statusCode()).isEqualTo(404);
+  }
+
+  private static String entry(String uid, String name, String html) {
+    return "{\"type\":[\"h-entry\"],\"properties\":{\"uid\":[\"%s\"],\"name\":[\"%s\"],\"content\":[{\"html\":\"%s\"}]}}"
+        .formatted(uid, name, html);
+  }
+
+  private HttpResponse<String> get(String url) throws Exception {
+    return send("GET", url, null, "");
+  }
+
+  private HttpResponse<String> post(String json) throws Exception {
+    return send("POST", blog.micropub().toString(), json, "secret");
+  }
+
+  private HttpResponse<String> send(String method, String url, String body, String token)
+      throws Exception {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(url))
+            .header("Authorization", "Bearer " + token)
+            .header("Content-Type", "application/json")
+            .method(
+                method,
+                body == null
+                    ? HttpRequest.BodyPublishers.noBody()
+                    : HttpRequest.BodyPublishers.ofString(body))
+            .build();
+    return http.send(request, HttpResponse.BodyHandlers.ofString());
+  }
+}
