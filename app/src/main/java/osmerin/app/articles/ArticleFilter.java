@@ -1,0 +1,138 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.article.Stage;
+
+/**
+ * What of the articles ledger is shown, as it stands in the address. Nonsense in the address counts
+ * as nothing asked.
+ *
+ * @param month "2026-12", or "none" for articles in work without a date
+ * @param sort a column of {@link Sort}, with "-" before it for descending
+ * @param page from 1
+ */
+public record ArticleFilter(
+    @Nullable String q,
+    @Nullable String stage,
+    @Nullable Long person,
+    @Nullable String month,
+    @Nullable String sort,
+    @Nullable Integer page,
+    @Nullable Integer size) {
+  /** Columns that can be sorted by. */
+  public enum Sort {
+    NUMBER,
+    TITLE,
+    TYPE,
+    STAGE,
+    PUBLISH,
+    WRITER
+  }
+
+  /** How many rows a page may have. */
+  public static final List<Integer> SIZES = List.of(50, 100, 200);
+
+  private static final String WITHOUT_DATE = "none";
+
+  public boolean isAnything() {
+    return text() != null || stageAsked() != null || person != null || firstDay() != null || withoutDate();
+  }
+
+  /** The text as a pattern for a search within titles; null when none was typed. */
+  public @Nullable String text() {
+    return q == null || q.isBlank()
+        ? null
+        : "%" + q.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+  }
+
+  /** The running number when the text is a reference number or a number. */
+  public @Nullable Integer number() {
+    String typed = q == null ? "" : q.strip();
+    if (typed.matches("\\d{1,9}")) {
+      return Integer.valueOf(typed);
+    }
+    return ReferenceNumber.read(typed).map(ReferenceNumber::number).orElse(null);
+  }
+
+  public @Nullable Stage stageAsked() {
+    return Arrays.stream(Stage.values()).filter(s -> s.name().equals(stage)).findFirst().orElse(null);
+  }
+
+  public boolean withoutDate() {
+    return WITHOUT_DATE.equals(month);
+  }
+
+  public @Nullable LocalDate firstDay() {
+    return yearMonth().map(m -> m.atDay(1)).orElse(null);
+  }
+
+  public @Nullable LocalDate lastDay() {
+    return yearMonth().map(YearMonth::atEndOfMonth).orElse(null);
+  }
+
+  private Optional<YearMonth> yearMonth() {
+    try {
+      return month == null || withoutDate() ? Optional.empty() : Optional.of(YearMonth.parse(month));
+    } catch (DateTimeParseException e) {
+      return Optional.empty();
+    }
+  }
+
+  public Sort column() {
+    String name = sort == null ? "" : sort.replaceFirst("^-", "");
+    return Arrays.stream(Sort.values())
+        .filter(s -> s.name().equalsIgnoreCase(name))
+        .findFirst()
+        .orElse(Sort.NUMBER);
+  }
+
+  /** The newest number first unless asked otherwise. */
+  public boolean descending() {
+    return sort == null || sort.startsWith("-");
+  }
+
+  public int limit() {
+    return size != null && SIZES.contains(size) ? size : SIZES.get(0);
+  }
+
+  public int pageNumber() {
+    return page == null || page < 1 ? 1 : Math.min(page, 1_000_000);
+  }
+
+  public int offset() {
+    return (pageNumber() - 1) * limit();
+  }
+
+  /** The address of the ledger sorted by a column; a second click turns the order round. */
+  public String sortedBy(String path, String column) {
+    boolean now = column().name().equalsIgnoreCase(column);
+    String next = now && !descending() ? "-" + column : column;
+    return address(path, next, 1);
+  }
+
+  /** The address of another page of the same ledger. */
+  public String onPage(String path, int number) {
+    return address(path, sort, number);
+  }
+
+  private String address(String path, @Nullable String newSort, int number) {
+    return UriComponentsBuilder.fromPath(path)
+        .queryParamIfPresent("q", Optional.ofNullable(q).filter(s -> !s.isBlank()))
+        .queryParamIfPresent("stage", Optional.ofNullable(stage).filter(s -> !s.isBlank()))
+        .queryParamIfPresent("person", Optional.ofNullable(person))
+        .queryParamIfPresent("month", Optional.ofNullable(month).filter(s -> !s.isBlank()))
+        .queryParamIfPresent("sort", Optional.ofNullable(newSort))
+        .queryParamIfPresent("page", Optional.of(number).filter(p -> p > 1))
+        .queryParamIfPresent("size", Optional.ofNullable(size))
+        .encode()
+        .toUriString();
+  }
+}

@@ -1,0 +1,111 @@
+package osmerin.app.articles;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
+
+@Mapper
+interface ArticleMapper {
+  int takeNumber(@Param("siteId") long siteId);
+
+  long insertArticle(
+      @Param("siteId") long siteId,
+      @Param("number") int number,
+      @Param("title") String title,
+      @Param("groupId") @Nullable Long groupId);
+
+  long insertRound(
+      @Param("articleId") long articleId,
+      @Param("siteId") long siteId,
+      @Param("ordinal") int ordinal,
+      @Param("kind") Kind kind,
+      @Param("typeId") long typeId,
+      @Param("publishDate") @Nullable LocalDate publishDate);
+
+  void retireRounds(@Param("articleId") long articleId);
+
+  void copySteps(@Param("roundId") long roundId, @Param("typeId") long typeId);
+
+  void insertMove(
+      @Param("roundId") long roundId,
+      @Param("from") @Nullable Stage from,
+      @Param("to") Stage to,
+      @Param("personId") long personId);
+
+  void setPerson(
+      @Param("articleId") long articleId,
+      @Param("siteId") long siteId,
+      @Param("role") StepRole role,
+      @Param("personId") long personId);
+
+  void removePerson(@Param("articleId") long articleId, @Param("role") StepRole role);
+
+  Optional<Round> find(
+      @Param("siteId") long siteId,
+      @Param("number") int number,
+      @Param("ordinal") @Nullable Integer ordinal);
+
+  List<Round> roundsOf(@Param("articleId") long articleId);
+
+  List<Round> open(@Param("siteId") long siteId);
+
+  List<Round> inDays(
+      @Param("siteId") long siteId, @Param("from") LocalDate from, @Param("to") LocalDate to);
+
+  List<Round> live(@Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+
+  List<Long> ledger(@Param("siteId") long siteId, @Param("filter") ArticleFilter filter);
+
+  long count(@Param("siteId") long siteId, @Param("filter") ArticleFilter filter);
+
+  Tally tally(@Param("siteId") long siteId);
+
+  List<Round> byIds(@Param("ids") Collection<Long> ids);
+
+  List<StepRow> steps(@Param("roundIds") Collection<Long> roundIds);
+
+  List<StageMove> moves(@Param("articleId") long articleId);
+
+  List<GroupArticle> byGroup(@Param("siteId") long siteId);
+
+  int rename(@Param("articleId") long articleId, @Param("title") String title);
+
+  int setPublishDate(
+      @Param("roundId") long roundId,
+      @Param("from") @Nullable LocalDate from,
+      @Param("to") @Nullable LocalDate to);
+
+  int setStage(
+      @Param("roundId") long roundId, @Param("from") Stage from, @Param("to") Stage to);
+
+  int tick(
+      @Param("roundId") long roundId,
+      @Param("key") String key,
+      @Param("day") LocalDate day,
+      @Param("personId") long personId,
+      @Param("due") @Nullable LocalDate due);
+
+  int untick(@Param("roundId") long roundId, @Param("key") String key);
+
+  /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not Ready. */
+  int beginPublishing(@Param("roundId") long roundId, @Param("stale") Instant stale, @Param("now") Instant now);
+
+  int publishingFailed(
+      @Param("roundId") long roundId, @Param("reason") String reason, @Param("now") Instant now);
+
+  int wentLive(
+      @Param("roundId") long roundId, @Param("now") Instant now, @Param("day") LocalDate day);
+
+  void setLiveAddress(
+      @Param("articleId") long articleId,
+      @Param("address") String address,
+      @Param("simulated") boolean simulated);
+}

@@ -1,0 +1,130 @@
+package osmerin.app.articles;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.Person;
+import osmerin.app.team.Role;
+import osmerin.app.team.TeamService;
+import osmerin.core.article.Kind;
+
+/** The form with which an article is commissioned, whatever it comes from. */
+@Component
+public class CommissionForm {
+  private final ArticleService articles;
+  private final ArticleTypeService types;
+  private final TeamService team;
+
+  CommissionForm(ArticleService articles, ArticleTypeService types, TeamService team) {
+    this.articles = articles;
+    this.types = types;
+    this.team = team;
+  }
+
+  /**
+   * What a person typed.
+   *
+   * @param again commission it although the group has an article
+   */
+  public record Answers(
+      @Nullable String title,
+      @Nullable Long type,
+      @Nullable Long strategist,
+      @Nullable Long editor,
+      @Nullable Long writer,
+      @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate publishDate,
+      boolean again) {}
+
+  /**
+   * Where the article comes from.
+   *
+   * @param action the address the form is sent to
+   * @param said in a line above the form
+   * @param existing articles that answer the same group already
+   */
+  public record Origin(
+      String action, String said, @Nullable Long groupId, List<GroupArticle> existing) {}
+
+  /** A form as it is first shown: whoever commissions is the strategist. */
+  public Answers propose(SiteContext site, String title) {
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    List<Person> people = team.people(site.siteId());
+    return new Answers(
+        title, type, site.personId(), only(people, Role.EDITOR), only(people, Role.WRITER), null, false);
+  }
+
+  /** Where one person alone has a role, nobody needs to be asked who does it. */
+  private static @Nullable Long only(List<Person> people, Role role) {
+    if (people.size() == 1) {
+      return people.get(0).id();
+    }
+    List<Person> those = people.stream().filter(p -> p.role() == role).toList();
+    return those.size() == 1 ? those.get(0).id() : null;
+  }
+
+  /** Shows the form. */
+  public String show(SiteContext site, Answers answers, Origin origin, Model model) {
+    model.addAttribute("answers", answers);
+    model.addAttribute("origin", origin);
+    model.addAttribute("types", types.list(site.siteId(), Kind.NEW));
+    model.addAttribute("people", team.people(site.siteId()));
+    model.asMap().putIfAbsent("faults", Map.of());
+    return "articles/commission";
+  }
+
+  /** Commissions, or shows the form again with what is at fault and everything typed. */
+  public String submit(
+      SiteContext site,
+      Answers answers,
+      Origin origin,
+      Model model,
+      HttpServletResponse response,
+      Function<Commission, Round> commissioning) {
+    Map<String, String> faults = faults(answers, origin);
+    if (faults.isEmpty()) {
+      Round round = commissioning.apply(commission(answers, origin));
+      return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
+    }
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("faults", faults);
+    return show(site, answers, origin, model);
+  }
+
+  /** Commissions. */
+  public Round commission(SiteContext site, Commission commission) {
+    return articles.commission(site, commission);
+  }
+
+  private static Commission commission(Answers answers, Origin origin) {
+    return new Commission(
+        answers.title(),
+        answers.type(),
+        origin.groupId(),
+        ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
+        answers.publishDate());
+  }
+
+  private static Map<String, String> faults(Answers answers, Origin origin) {
+    Map<String, String> faults = new LinkedHashMap<>();
+    String title = answers.title() == null ? "" : answers.title().strip();
+    if (title.isEmpty() || title.length() > Commission.LONGEST_TITLE) {
+      faults.put("title", "A title has 1 to " + Commission.LONGEST_TITLE + " characters.");
+    }
+    if (answers.type() == null) {
+      faults.put("type", "Choose a type.");
+    }
+    if (!origin.existing().isEmpty() && !answers.again()) {
+      faults.put("again", "This group has an article already.");
+    }
+    return faults;
+  }
+}

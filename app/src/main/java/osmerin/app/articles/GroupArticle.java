@@ -1,0 +1,12 @@
+package osmerin.app.articles;
+
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.article.Stage;
+
+/** An article that answers a keyword group; {@code live} once a round of it went live. */
+public record GroupArticle(
+    long groupId, String prefix, int number, String title, Stage stage, boolean live) {
+  public String reference() {
+    return new ReferenceNumber(prefix, number).toString();
+  }
+}

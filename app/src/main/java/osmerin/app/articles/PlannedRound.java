@@ -1,0 +1,37 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.article.Standing;
+import osmerin.core.pace.PacedArticle;
+import osmerin.core.runup.BackPlan;
+
+/**
+ * A round with its steps worked out for today.
+ *
+ * @param plan null when it is live
+ */
+public record PlannedRound(
+    Round round, List<StepRow> steps, @Nullable BackPlan plan, Standing standing, LocalDate today) {
+
+  /** What the month's pace counts. */
+  public PacedArticle paced() {
+    boolean set =
+        standing.state() == Standing.State.SET || standing.state() == Standing.State.NOT_PUBLISHED;
+    LocalDate earliest = set ? today : plan == null ? null : plan.earliestPublishDate();
+    return new PacedArticle(
+        round.publishDate(), round.liveOn(), standing.course(), set, round.isLive() ? null : earliest);
+  }
+
+  /** Whether it stands in the calendar of the month. */
+  public boolean isIn(YearMonth month) {
+    return round.day() != null && YearMonth.from(round.day()).equals(month);
+  }
+
+  /** Hours of the steps that are not done. */
+  public double hoursLeft() {
+    return steps.stream().filter(s -> s.doneOn() == null).mapToDouble(StepRow::estimate).sum();
+  }
+}

@@ -1,0 +1,52 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.article.Standing;
+import osmerin.core.runup.BackPlan;
+import osmerin.core.runup.RunUp;
+import osmerin.core.runup.StepProgress;
+import osmerin.core.workday.WorkCalendar;
+
+/** Works the plans of rounds out for one site and one day. */
+final class RoundPlanner {
+  private final WorkCalendar calendar;
+  private final LocalDate today;
+
+  RoundPlanner(WorkCalendar calendar, LocalDate today) {
+    this.calendar = calendar;
+    this.today = today;
+  }
+
+  List<PlannedRound> plan(List<Round> rounds, List<StepRow> steps) {
+    Map<Long, List<StepRow>> byRound =
+        steps.stream().collect(Collectors.groupingBy(StepRow::roundId));
+    return rounds.stream()
+        .map(round -> plan(round, byRound.getOrDefault(round.id(), List.of())))
+        .toList();
+  }
+
+  PlannedRound plan(Round round, List<StepRow> steps) {
+    BackPlan plan = backPlan(round, steps, planDate(round));
+    Standing standing =
+        Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
+    return new PlannedRound(round, steps, plan, standing, today);
+  }
+
+  /** After it went live, follow-ups count from the day it did. */
+  private static @Nullable LocalDate planDate(Round round) {
+    return round.day();
+  }
+
+  /** The plan that the round would have with another publish date. */
+  BackPlan backPlan(Round round, List<StepRow> steps, @Nullable LocalDate publishDate) {
+    RunUp runUp =
+        new RunUp(round.typeName(), round.cushion(), steps.stream().map(StepRow::step).toList());
+    Map<String, StepProgress> progress =
+        steps.stream().collect(Collectors.toMap(StepRow::key, StepRow::progress));
+    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendar, progress));
+  }
+}

@@ -1,0 +1,138 @@
+package osmerin.app.briefs;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Round;
+import osmerin.app.briefs.BriefService.Saved;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.brief.TitleCheck;
+import osmerin.core.text.Counted;
+
+/** The brief of an article: write it, draw evidence, print it. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/brief")
+class BriefController {
+  private final ArticleService articles;
+  private final BriefService briefs;
+  private final EvidenceService evidence;
+
+  BriefController(ArticleService articles, BriefService briefs, EvidenceService evidence) {
+    this.articles = articles;
+    this.briefs = briefs;
+    this.evidence = evidence;
+  }
+
+  @GetMapping
+  String brief(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round,
+      Model model) {
+    Round shown = articles.get(site, number.number(), round);
+    return page(site, shown, BriefForm.of(briefs.get(site, shown)), model);
+  }
+
+  private String page(SiteContext site, Round round, BriefForm form, Model model) {
+    Brief stored = briefs.get(site, round);
+    String primary = form.primaryKeyword() == null ? "" : form.primaryKeyword();
+    model.addAttribute("round", round);
+    model.addAttribute("form", form);
+    model.addAttribute("stored", stored);
+    model.addAttribute("evidence", evidence.find(site, stored.primaryKeyword()).orElse(null));
+    model.addAttribute("searchConnected", evidence.isSearchConnected());
+    model.addAttribute(
+        "title", TitleCheck.of(form.workingTitle() == null ? "" : form.workingTitle(), primary));
+    model.asMap().putIfAbsent("faults", Map.of());
+    return "briefs/brief";
+  }
+
+  @PostMapping
+  String save(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      BriefForm form,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    Map<String, String> faults = form.faults();
+    if (!faults.isEmpty()) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("faults", faults);
+      return page(site, round, form, model);
+    }
+    Saved saved = briefs.save(site, round, form.brief(round.id()));
+    if (saved instanceof Saved.Conflict conflict) {
+      response.setStatus(HttpStatus.CONFLICT.value());
+      model.addAttribute("conflict", conflict);
+      return page(site, round, form.over(conflict.theirs().version()), model);
+    }
+    Foot.say(to, "The brief of " + round.reference() + " is saved.");
+    return back(site, round);
+  }
+
+  @PostMapping("/evidence")
+  String fetch(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    Brief brief = briefs.get(site, round);
+    try {
+      var kept = evidence.fetch(site, brief.primaryKeyword());
+      Foot.say(
+          to,
+          "Evidence drawn from " + Counted.of(kept.evidence().pages().size(), "ranking page") + ".");
+      return back(site, round);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("searchFault", e.getMessage());
+      return page(site, round, BriefForm.of(brief), model);
+    }
+  }
+
+  /** The title check alone, while somebody types. */
+  @PostMapping("/title")
+  String title(SiteContext site, BriefForm form, Model model) {
+    String title = form.workingTitle() == null ? "" : form.workingTitle();
+    String keyword = form.primaryKeyword() == null ? "" : form.primaryKeyword();
+    model.addAttribute("title", TitleCheck.of(title, keyword));
+    return "briefs/title-check :: check";
+  }
+
+  @GetMapping("/print")
+  String print(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round,
+      Model model) {
+    var page = articles.page(site, number.number(), round);
+    Brief brief = briefs.get(site, page.round());
+    model.addAttribute("planned", page.planned());
+    model.addAttribute("round", page.round());
+    model.addAttribute("brief", brief);
+    model.addAttribute("site", site.site());
+    model.addAttribute("evidence", evidence.find(site, brief.primaryKeyword()).orElse(null));
+    return "briefs/print";
+  }
+
+  private static String back(SiteContext site, Round round) {
+    return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/brief";
+  }
+}

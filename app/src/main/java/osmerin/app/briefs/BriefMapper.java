@@ -1,0 +1,39 @@
+package osmerin.app.briefs;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+@Mapper
+interface BriefMapper {
+  /** A brief as it is stored; the outline as JSON. */
+  record BriefRow(
+      long roundId,
+      String workingTitle,
+      String primaryKeyword,
+      List<String> secondary,
+      String reader,
+      String angle,
+      @Nullable Integer wordsLow,
+      @Nullable Integer wordsTarget,
+      @Nullable Integer wordsHigh,
+      String outline,
+      String notes,
+      int version,
+      @Nullable String changedBy,
+      @Nullable Instant changedAt) {}
+
+  Optional<BriefRow> find(@Param("roundId") long roundId);
+
+  int insert(@Param("brief") BriefRow brief, @Param("personId") @Nullable Long personId);
+
+  int update(
+      @Param("brief") BriefRow brief,
+      @Param("version") int version,
+      @Param("personId") long personId);
+
+  void copy(@Param("from") long fromRound, @Param("to") long toRound);
+}

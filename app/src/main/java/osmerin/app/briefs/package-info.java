@@ -1,0 +1,5 @@
+/** Briefs and the evidence behind them. */
+@NullMarked
+package osmerin.app.briefs;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,135 @@
+package osmerin.app.drafts;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Round;
+import osmerin.app.drafts.DraftService.Saved;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.article.Stage;
+import osmerin.formats.markdown.Markdown;
+
+/** Writing a draft beside its check. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/draft")
+class DraftController {
+  private final ArticleService articles;
+  private final DraftService drafts;
+
+  DraftController(ArticleService articles, DraftService drafts) {
+    this.articles = articles;
+    this.drafts = drafts;
+  }
+
+  @GetMapping
+  String draft(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round,
+      Model model) {
+    Round shown = articles.get(site, number.number(), round);
+    var latest = drafts.latest(shown);
+    String text = latest.map(DraftVersion::text).orElse("");
+    return page(site, shown, text, latest.map(DraftVersion::ordinal).orElse(0), model);
+  }
+
+  private String page(SiteContext site, Round round, String text, int seen, Model model) {
+    model.addAttribute("round", round);
+    model.addAttribute("planned", articles.page(site, round.number(), round.ordinal()).planned());
+    model.addAttribute("stages", Stage.IN_WORK);
+    model.addAttribute("text", text);
+    model.addAttribute("seen", seen);
+    model.addAttribute("latest", drafts.latest(round).orElse(null));
+    model.addAttribute("versions", drafts.versions(round));
+    model.addAttribute("check", drafts.check(site, round, text));
+    model.addAttribute("html", round.isLive() ? Markdown.html(text) : null);
+    return "drafts/draft";
+  }
+
+  @PostMapping
+  String save(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String text,
+      @RequestParam int seen,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    try {
+      Saved saved = drafts.save(site, round, text, seen);
+      if (saved instanceof Saved.Conflict conflict) {
+        response.setStatus(HttpStatus.CONFLICT.value());
+        model.addAttribute("conflict", conflict.theirs());
+        return page(site, round, text, conflict.theirs().ordinal(), model);
+      }
+      Foot.say(to, saved instanceof Saved.Done done ? "Saved as version " + done.ordinal() + "." : "Nothing changed since the last version.");
+      return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return page(site, round, text, seen, model);
+    }
+  }
+
+  /** The check alone, while somebody types. */
+  @PostMapping("/check")
+  String check(
+      SiteContext site, @PathVariable ReferenceNumber number, @RequestParam String text, Model model) {
+    Round round = articles.get(site, number.number());
+    model.addAttribute("check", drafts.check(site, round, text));
+    return "drafts/check :: check";
+  }
+
+  @PostMapping("/preview")
+  String preview(SiteContext site, @RequestParam String text, Model model) {
+    model.addAttribute("html", Markdown.html(text));
+    return "drafts/preview :: preview";
+  }
+
+  @GetMapping("/versions/{ordinal}")
+  String version(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable int ordinal,
+      @RequestParam(required = false) @Nullable Integer round,
+      Model model) {
+    Round shown = articles.get(site, number.number(), round);
+    DraftVersion version = drafts.version(shown, ordinal);
+    model.addAttribute("round", shown);
+    model.addAttribute("version", version);
+    model.addAttribute("html", Markdown.html(version.text()));
+    model.addAttribute("latest", drafts.latest(shown).orElseThrow());
+    return "drafts/version";
+  }
+
+  /** Brings an old version back as a new one; the versions between stay. */
+  @PostMapping("/versions/{ordinal}/restore")
+  String restore(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable int ordinal,
+      @RequestParam int seen,
+      RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    Saved saved = drafts.save(site, round, drafts.version(round, ordinal).text(), seen);
+    if (saved instanceof Saved.Conflict conflict) {
+      throw new RefusedException(
+          "Meanwhile " + conflict.theirs().savedBy() + " saved version " + conflict.theirs().ordinal() + ". Look at it first.");
+    }
+    Foot.say(to, "Version " + ordinal + " is the draft again.");
+    return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";
+  }
+}

@@ -1,0 +1,135 @@
+package osmerin.app.drafts;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.Round;
+import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.EvidenceService;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.core.draft.DraftBrief;
+import osmerin.core.draft.DraftCheck;
+import osmerin.core.evidence.Evidence;
+import osmerin.core.evidence.WordRange;
+import osmerin.formats.markdown.Markdown;
+
+/** Drafts, their versions and their check. */
+@Service
+public class DraftService {
+  /** Longer drafts are refused. */
+  static final int LONGEST = 400_000;
+
+  private final DraftMapper drafts;
+  private final BriefService briefs;
+  private final EvidenceService evidence;
+
+  DraftService(DraftMapper drafts, BriefService briefs, EvidenceService evidence) {
+    this.drafts = drafts;
+    this.briefs = briefs;
+    this.evidence = evidence;
+  }
+
+  /** What came of saving a draft. */
+  public sealed interface Saved {
+    record Done(int ordinal) implements Saved {}
+
+    /** The text is that of the latest version. */
+    record Unchanged(int ordinal) implements Saved {}
+
+    /** Somebody saved a version that the person has not seen; nothing was stored. */
+    record Conflict(DraftVersion theirs) implements Saved {}
+  }
+
+  /** The latest version, if there is one. */
+  public Optional<DraftVersion> latest(Round round) {
+    return drafts.find(round.id(), null);
+  }
+
+  public DraftVersion version(Round round, int ordinal) {
+    return drafts
+        .find(round.id(), ordinal)
+        .orElseThrow(() -> new NotFoundException("draft version", ordinal));
+  }
+
+  /** All versions, the latest first. */
+  public List<DraftVersion> versions(Round round) {
+    return drafts.versions(round.id());
+  }
+
+  /** Words of the latest versions; rounds without a draft are left out. */
+  public Map<Long, Integer> words(List<Round> rounds) {
+    return rounds.isEmpty()
+        ? Map.of()
+        : drafts.words(rounds.stream().map(Round::id).toList()).stream()
+            .collect(Collectors.toMap(DraftMapper.RoundWords::roundId, DraftMapper.RoundWords::words));
+  }
+
+  /**
+   * Saves a new version.
+   *
+   * @param seen the version the person wrote on, 0 for none
+   */
+  @Transactional
+  public Saved save(SiteContext context, Round round, String typed, int seen) {
+    if (round.isLive()) {
+      throw new RefusedException(
+          "Round " + round.ordinal() + " is live; its draft stays as it was. Open a refresh to write on.");
+    }
+    String text = typed.replace("\r\n", "\n").replace("\0", "");
+    if (text.length() > LONGEST) {
+      throw new RefusedException("A draft has at most 400,000 characters; this one has more.");
+    }
+    Optional<DraftVersion> latest = latest(round);
+    if (latest.map(DraftVersion::text).orElse("").equals(text)) {
+      return new Saved.Unchanged(latest.map(DraftVersion::ordinal).orElse(0));
+    }
+    if (latest.map(DraftVersion::ordinal).orElse(0) != seen) {
+      return new Saved.Conflict(latest.orElseThrow());
+    }
+    int words = Markdown.draft(text).words();
+    if (drafts.insert(round.id(), seen + 1, text, words, context.personId()) == 0) {
+      return new Saved.Conflict(latest(round).orElseThrow());
+    }
+    return new Saved.Done(seen + 1);
+  }
+
+  /** A refresh starts from the last round's draft. */
+  @Transactional
+  public void carryOver(SiteContext context, Round from, Round to) {
+    latest(from)
+        .ifPresent(
+            draft -> drafts.insert(to.id(), 1, draft.text(), draft.words(), context.personId()));
+  }
+
+  /** Holds a text against the brief of its round. */
+  public DraftCheck check(SiteContext context, Round round, String text) {
+    Brief brief = briefs.get(context, round);
+    Evidence drawn =
+        evidence
+            .find(context, brief.primaryKeyword())
+            .map(EvidenceService.Kept::evidence)
+            .orElse(Evidence.NONE);
+    Optional<WordRange> length = brief.words().or(drawn::length);
+    String title = brief.workingTitle().isBlank() ? round.title() : brief.workingTitle();
+    return DraftCheck.of(
+        Markdown.draft(text),
+        new DraftBrief(title, brief.primaryKeyword(), length, brief.outline(), drawn.terms()));
+  }
+
+  /** Words to write: the target of the brief or of its evidence; null when neither has one. */
+  public @Nullable Integer wordTarget(SiteContext context, Round round) {
+    Brief brief = briefs.get(context, round);
+    return brief
+        .words()
+        .or(() -> evidence.find(context, brief.primaryKeyword()).flatMap(e -> e.evidence().length()))
+        .map(WordRange::target)
+        .orElse(null);
+  }
+}

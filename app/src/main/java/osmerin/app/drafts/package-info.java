@@ -1,0 +1,5 @@
+/** Drafts, their versions and the draft check. */
+@NullMarked
+package osmerin.app.drafts;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,59 @@
+package osmerin.app.frame;
+
+import java.time.YearMonth;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Tally;
+import osmerin.app.frame.Frame.Area;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.plan.Month;
+import osmerin.app.plan.MonthService;
+import osmerin.app.research.ResearchService;
+import osmerin.app.site.SiteContext;
+
+/** Gathers what stands around a page. */
+@Service
+public class FrameService {
+  private final ResearchService research;
+  private final PitchService pitches;
+  private final MonthService months;
+  private final ArticleService articles;
+
+  FrameService(
+      ResearchService research,
+      PitchService pitches,
+      MonthService months,
+      ArticleService articles) {
+    this.research = research;
+    this.pitches = pitches;
+    this.months = months;
+    this.articles = articles;
+  }
+
+  @Transactional(readOnly = true)
+  public Frame frame(SiteContext context) {
+    Month month = months.month(context, YearMonth.from(context.today()));
+    return new Frame(context, areas(context, month), Tideline.of(month));
+  }
+
+  public Tideline tideline(SiteContext context, YearMonth month) {
+    return Tideline.of(months.month(context, month));
+  }
+
+  private List<Area> areas(SiteContext context, Month month) {
+    String base = "/" + context.site().slug();
+    Tally tally = articles.tally(context.siteId());
+    long late =
+        articles.open(context).stream().filter(p -> p.standing().state().isLate()).count();
+    return List.of(
+        new Area("research", "Research", base + "/research", research.open(context) + " open", false),
+        new Area("pitches", "Pitches", base + "/pitches", pitches.countOpen(context) + " open", false),
+        new Area("plan", "Plan", base + "/plan", month.missing() + " missing", false),
+        late > 0
+            ? new Area("articles", "Articles", base + "/articles", late + " late", true)
+            : new Area("articles", "Articles", base + "/articles", tally.inWork() + " in work", false),
+        new Area("live", "Live", base + "/live", tally.live() + " live", false));
+  }
+}

@@ -1,0 +1,81 @@
+package osmerin.app.live;
+
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Round;
+import osmerin.app.live.PublishService.Outcome;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.In;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+
+/** What is live, publishing, and opening a refresh. */
+@Controller
+@RequestMapping("/{site}")
+class LiveController {
+  private static final int PAGE = 50;
+
+  private final ArticleService articles;
+  private final PublishService publishing;
+  private final RefreshService refreshing;
+
+  LiveController(
+      ArticleService articles, PublishService publishing, RefreshService refreshing) {
+    this.articles = articles;
+    this.publishing = publishing;
+    this.refreshing = refreshing;
+  }
+
+  @GetMapping("/live")
+  String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+    int at = Math.max(1, Math.min(page, 1_000_000));
+    long total = articles.tally(site.siteId()).live();
+    model.addAttribute("rounds", articles.live(site, (at - 1) * PAGE, PAGE));
+    model.addAttribute("total", total);
+    model.addAttribute("page", at);
+    model.addAttribute("pages", (total + PAGE - 1) / PAGE);
+    model.addAttribute("today", site.today());
+    return "live/ledger";
+  }
+
+  @PostMapping("/articles/{number}/publish")
+  String publish(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+    Outcome outcome = publishing.publish(site, number.number());
+    Foot.say(
+        to,
+        outcome instanceof Outcome.Failed failed
+            ? number + " was not published. " + failed.reason() + " It stays Ready; try again."
+            : number + " is live.");
+    return back(site, number);
+  }
+
+  @PostMapping("/articles/{number}/refresh")
+  String refresh(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam long depth,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate date,
+      RedirectAttributes to) {
+    Round round = refreshing.begin(site, number.number(), depth, date);
+    String when = date == null ? "" : ", to be published on " + In.day(date);
+    Foot.say(
+        to,
+        "Round " + round.ordinal() + " of " + number + " is open: a " + round.typeName().toLowerCase() + when + ".");
+    return back(site, number);
+  }
+
+  private static String back(SiteContext site, ReferenceNumber number) {
+    return "redirect:/" + site.site().slug() + "/articles/" + number;
+  }
+}

@@ -1,0 +1,104 @@
+package osmerin.app.pitches;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.Commission;
+import osmerin.app.articles.CommissionForm;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+
+/** The pitches ledger, and the pitch that is typed from any page. */
+@Controller
+@RequestMapping("/{site}/pitches")
+class PitchController {
+  private static final int PAGE = 50;
+
+  private final PitchService pitches;
+  private final CommissionForm commissioning;
+
+  PitchController(PitchService pitches, CommissionForm commissioning) {
+    this.pitches = pitches;
+    this.commissioning = commissioning;
+  }
+
+  @GetMapping
+  String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+    int at = Math.max(1, Math.min(page, 1_000_000));
+    model.addAttribute("pitches", pitches.open(site, (at - 1) * PAGE, PAGE));
+    model.addAttribute("total", pitches.countOpen(site));
+    model.addAttribute("page", at);
+    model.addAttribute("pages", (pitches.countOpen(site) + PAGE - 1) / PAGE);
+    return "pitches/ledger";
+  }
+
+  /** From the dialog the page stays as it is and the foot says what happened. */
+  @PostMapping
+  String pitch(
+      SiteContext site,
+      @RequestParam String title,
+      @RequestHeader(name = "HX-Request", required = false) boolean htmx,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    if (!htmx) {
+      Foot.say(to, "Pitched: “" + pitches.pitch(site, title).title() + "”.");
+      return "redirect:/" + site.site().slug() + "/pitches";
+    }
+    try {
+      model.addAttribute("pitched", pitches.pitch(site, title));
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typed", title);
+    }
+    return "pitches/pitched";
+  }
+
+  @GetMapping("/{id}/commission")
+  String commission(SiteContext site, @PathVariable long id, Model model) {
+    Pitch pitch = pitches.get(site, id);
+    return commissioning.show(
+        site, commissioning.propose(site, pitch.title()), origin(site, pitch), model);
+  }
+
+  @PostMapping("/{id}/commission")
+  String commission(
+      SiteContext site,
+      @PathVariable long id,
+      CommissionForm.Answers answers,
+      Model model,
+      HttpServletResponse response,
+      RedirectAttributes to) {
+    Pitch pitch = pitches.get(site, id);
+    return commissioning.submit(
+        site,
+        answers,
+        origin(site, pitch),
+        model,
+        response,
+        (Commission commission) -> {
+          var round = pitches.commission(site, id, commission);
+          Foot.say(to, "Commissioned as " + round.reference() + ".");
+          return round;
+        });
+  }
+
+  private static CommissionForm.Origin origin(SiteContext site, Pitch pitch) {
+    return new CommissionForm.Origin(
+        "/" + site.site().slug() + "/pitches/" + pitch.id() + "/commission",
+        "From the pitch of " + pitch.pitchedBy(),
+        null,
+        List.of());
+  }
+}

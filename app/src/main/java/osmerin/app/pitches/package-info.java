@@ -1,0 +1,5 @@
+/** Proposed articles. */
+@NullMarked
+package osmerin.app.pitches;
+
+import org.jspecify.annotations.NullMarked;

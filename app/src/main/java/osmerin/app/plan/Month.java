@@ -1,0 +1,40 @@
+package osmerin.app.plan;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import osmerin.app.articles.PlannedRound;
+import osmerin.core.article.Kind;
+import osmerin.core.pace.Pace;
+
+/**
+ * A month as it stands today.
+ *
+ * @param rounds what went live or is to be published in it, by day
+ * @param workingDaysLeft working days from today to its end; all of them before it begins
+ */
+public record Month(
+    YearMonth month,
+    LocalDate today,
+    List<PlannedRound> rounds,
+    Pace newArticles,
+    Pace refreshes,
+    int workingDaysLeft) {
+
+  /** Whether today lies in it. */
+  public boolean isNow() {
+    return YearMonth.from(today).equals(month);
+  }
+
+  /** Articles still needed for both targets. */
+  public int missing() {
+    return newArticles.missing() + refreshes.missing();
+  }
+
+  /** How many of a kind are past their date or cannot make it. */
+  public long late(Kind kind) {
+    return rounds.stream()
+        .filter(p -> p.round().kind() == kind && p.standing().state().isLate())
+        .count();
+  }
+}

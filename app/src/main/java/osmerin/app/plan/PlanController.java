@@ -1,0 +1,180 @@
+package osmerin.app.plan;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.DateChange;
+import osmerin.app.articles.PlannedRound;
+import osmerin.app.drafts.DraftService;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.app.team.Person;
+import osmerin.app.team.TeamService;
+import osmerin.core.article.ReferenceNumber;
+
+/** The month, its targets, and the calendar. */
+@Controller
+@RequestMapping("/{site}/plan")
+class PlanController {
+  private final MonthService months;
+  private final ArticleService articles;
+  private final DraftService drafts;
+  private final SiteService sites;
+  private final TeamService team;
+
+  PlanController(
+      MonthService months,
+      ArticleService articles,
+      DraftService drafts,
+      SiteService sites,
+      TeamService team) {
+    this.months = months;
+    this.articles = articles;
+    this.drafts = drafts;
+    this.sites = sites;
+    this.team = team;
+  }
+
+  @GetMapping
+  String now(SiteContext site) {
+    return "redirect:/" + site.site().slug() + "/plan/" + YearMonth.from(site.today());
+  }
+
+  @GetMapping("/{month:\\d{4}-\\d{2}}")
+  String month(SiteContext site, @PathVariable String month, Model model) {
+    return month(site, parsed(month), model);
+  }
+
+  private String month(SiteContext site, YearMonth month, Model model) {
+    model.addAttribute("month", months.month(site, month));
+    addUndated(site, model);
+    addInitials(site, model);
+    return "plan/month";
+  }
+
+  @PostMapping("/{month:\\d{4}-\\d{2}}/targets")
+  String targets(
+      SiteContext site,
+      @PathVariable String month,
+      @RequestParam String newArticles,
+      @RequestParam String refreshes,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    YearMonth of = parsed(month);
+    try {
+      months.setTargets(site, of, number(newArticles), number(refreshes));
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typedNew", newArticles);
+      model.addAttribute("typedRefreshes", refreshes);
+      return month(site, of, model);
+    }
+    Foot.say(to, "The targets of " + In.month(of, site.today()) + " are set.");
+    return "redirect:/" + site.site().slug() + "/plan/" + of;
+  }
+
+  private static int number(String typed) {
+    String digits = typed.strip();
+    return digits.matches("\\d{1,6}") ? Integer.parseInt(digits) : -1;
+  }
+
+  @GetMapping("/{month:\\d{4}-\\d{2}}/calendar")
+  String calendar(SiteContext site, @PathVariable String month, Model model) {
+    return calendar(site, parsed(month), model);
+  }
+
+  private String calendar(SiteContext site, YearMonth month, Model model) {
+    List<PlannedRound> rounds =
+        articles.inDays(site, CalendarMonth.firstDay(month), CalendarMonth.lastDay(month));
+    var calendar = sites.calendar(site.site());
+    model.addAttribute("calendar", CalendarMonth.of(month, rounds, site.today(), calendar));
+    addUndated(site, model);
+    addInitials(site, model);
+    return "plan/calendar";
+  }
+
+  /** A slip was moved to another day, or to no day. */
+  @PostMapping("/{month:\\d{4}-\\d{2}}/calendar")
+  String move(
+      SiteContext site,
+      @PathVariable String month,
+      @RequestParam ReferenceNumber number,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate from,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate date,
+      @RequestParam(defaultValue = "false") boolean allTheSame,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      DateChange change = articles.setPublishDate(site, number.number(), from, date, allTheSame);
+      if (change instanceof DateChange.Impossible impossible) {
+        model.addAttribute("impossible", impossible);
+        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        return calendar(site, parsed(month), model);
+      }
+    } catch (RefusedException e) {
+      model.addAttribute("fault", e.getMessage());
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      return calendar(site, parsed(month), model);
+    }
+    to.addFlashAttribute("moved", number.toString());
+    Foot.say(
+        to,
+        date == null
+            ? number + " has no date now."
+            : number + " moved to " + In.day(date) + ". What is not done moved with it.");
+    return "redirect:/" + site.site().slug() + "/plan/" + month + "/calendar";
+  }
+
+  private void addUndated(SiteContext site, Model model) {
+    List<PlannedRound> undated =
+        articles.open(site).stream().filter(p -> p.round().publishDate() == null).toList();
+    model.addAttribute("undated", undated);
+    model.addAttribute("words", drafts.words(undated.stream().map(PlannedRound::round).toList()));
+  }
+
+  private void addInitials(SiteContext site, Model model) {
+    model.addAttribute(
+        "initials",
+        team.people(site.siteId()).stream()
+            .collect(java.util.stream.Collectors.toMap(Person::id, Person::initials)));
+  }
+
+  private static YearMonth parsed(String month) {
+    return Optional.of(month)
+        .map(
+            text -> {
+              try {
+                return YearMonth.parse(text);
+              } catch (DateTimeException e) {
+                return null;
+              }
+            })
+        .filter(m -> m.getYear() > 1999 && m.getYear() < 2200)
+        .orElseThrow(() -> new NotFoundException("month", month));
+  }
+}

@@ -1,0 +1,19 @@
+package osmerin.app.plan;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import osmerin.core.article.Kind;
+
+@Mapper
+interface TargetMapper {
+  List<Target> of(@Param("siteId") long siteId, @Param("month") LocalDate month);
+
+  void set(
+      @Param("siteId") long siteId,
+      @Param("month") LocalDate month,
+      @Param("kind") Kind kind,
+      @Param("number") int number,
+      @Param("personId") long personId);
+}

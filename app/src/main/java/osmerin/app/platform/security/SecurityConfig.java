@@ -1,0 +1,67 @@
+package osmerin.app.platform.security;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.util.matcher.AnyRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
+
+/** Sign-in by form, a token on every change, and a page that loads nothing from elsewhere. */
+@Configuration
+class SecurityConfig {
+  private static final String CONTENT_SECURITY_POLICY =
+      "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; connect-src 'self';"
+          + " img-src 'self' data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return new BCryptPasswordEncoder(12);
+  }
+
+  @Bean
+  SecurityFilterChain chain(HttpSecurity http) throws Exception {
+    return http.authorizeHttpRequests(
+            requests ->
+                requests
+                    .requestMatchers(
+                        "/sign-in", "/welcome", "/error", "/css/**", "/js/**", "/fonts/**",
+                        "/webjars/**", "/favicon.svg")
+                    .permitAll()
+                    .requestMatchers("/actuator/health")
+                    .permitAll()
+                    .anyRequest()
+                    .authenticated())
+        .formLogin(
+            form ->
+                form.loginPage("/sign-in")
+                    .usernameParameter("login")
+                    .passwordParameter("password")
+                    .defaultSuccessUrl("/", false)
+                    .failureUrl("/sign-in?wrong"))
+        .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+        .exceptionHandling(
+            errors ->
+                errors
+                    .defaultAuthenticationEntryPointFor(
+                        (request, response, e) -> {
+                          response.setStatus(HttpStatus.UNAUTHORIZED.value());
+                          response.setHeader("HX-Redirect", "/sign-in");
+                        },
+                        new RequestHeaderRequestMatcher("HX-Request"))
+                    .defaultAuthenticationEntryPointFor(
+                        new LoginUrlAuthenticationEntryPoint("/sign-in"),
+                        AnyRequestMatcher.INSTANCE))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY_POLICY))
+                    .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+        .build();
+  }
+}

@@ -1,0 +1,61 @@
+package osmerin.app.platform.web;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.core.text.Counted;
+
+/** Dates and numbers in words, for templates: {@code @in.day(date)}. */
+@Component("in")
+public final class In {
+  private static final DateTimeFormatter DAY = of("EEE d MMM");
+  private static final DateTimeFormatter DAY_AND_YEAR = of("EEE d MMM uuuu");
+  private static final DateTimeFormatter MONTH = of("LLLL");
+  private static final DateTimeFormatter MONTH_AND_YEAR = of("LLLL uuuu");
+  private static final DateTimeFormatter MOMENT = of("EEE d MMM, HH:mm");
+
+  private static DateTimeFormatter of(String pattern) {
+    return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH);
+  }
+
+  /** "Tue 8 Dec". */
+  public static String day(@Nullable LocalDate day) {
+    return day == null ? "" : DAY.format(day);
+  }
+
+  /** "Tue 8 Dec 2026". */
+  public static String dayAndYear(@Nullable LocalDate day) {
+    return day == null ? "" : DAY_AND_YEAR.format(day);
+  }
+
+  /** "December", with the year when it is not this one. */
+  public static String month(YearMonth month, LocalDate today) {
+    return (month.getYear() == today.getYear() ? MONTH : MONTH_AND_YEAR).format(month);
+  }
+
+  /** "Tue 8 Dec, 14:02". */
+  public static String moment(@Nullable Instant moment, ZoneId zone) {
+    return moment == null ? "" : MOMENT.format(moment.atZone(zone));
+  }
+
+  /** "1,204"; "–" for what is unknown. */
+  public static String number(@Nullable Long number) {
+    return number == null ? "–" : String.format(Locale.ENGLISH, "%,d", number);
+  }
+
+  /** "4.5", "4". */
+  public static String decimal(double number) {
+    String text = String.format(Locale.ENGLISH, "%.1f", number);
+    return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+  }
+
+  /** "1 group", "2 groups". */
+  public static String counted(long number, String thing) {
+    return Counted.of(number, thing);
+  }
+}

@@ -1,0 +1,133 @@
+package osmerin.app.research;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.Charset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import osmerin.app.research.ImportService.Waiting;
+import osmerin.app.site.SiteContext;
+import osmerin.formats.keywords.Column;
+import osmerin.formats.keywords.FileReading;
+import osmerin.formats.text.DecodedText;
+import osmerin.formats.text.Delimiter;
+import osmerin.formats.text.UnreadableFileException;
+
+/** Brings keyword research in: upload, look and correct, report. */
+@Controller
+@RequestMapping("/{site}/research")
+class ImportController {
+  private static final int PREVIEW_ROWS = 20;
+
+  private final ImportService imports;
+
+  ImportController(ImportService imports) {
+    this.imports = imports;
+  }
+
+  /** What a person corrected; what is missing is guessed. */
+  record Corrections(
+      @Nullable Charset charset,
+      @Nullable Delimiter delimiter,
+      @Nullable Boolean header,
+      @Nullable List<Column> columns) {
+
+    FileReading reading(Waiting waiting) {
+      FileReading guess = waiting.file().guess();
+      Charset in = charset != null ? charset : guess.charset();
+      Delimiter by = delimiter != null ? delimiter : guess.delimiter();
+      if (!in.equals(guess.charset()) || by != guess.delimiter()) {
+        guess = waiting.file().guess(in, by);
+      }
+      // Columns chosen for another delimiter fit no longer.
+      boolean fits = columns != null && columns.size() == guess.columns().size();
+      boolean hasHeader = header != null ? header : guess.header();
+      return new FileReading(in, by, hasHeader, fits ? columns : guess.columns());
+    }
+  }
+
+  @GetMapping("/import")
+  String upload(SiteContext site, Model model) {
+    model.addAttribute("imports", imports.imports(site));
+    return "research/upload";
+  }
+
+  @PostMapping("/import")
+  String upload(
+      SiteContext site, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
+      throws IOException {
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    try {
+      if (name.isEmpty()) {
+        return fault("Choose a file first.", null, upload(site, model), model, response);
+      }
+      UUID id = imports.keep(site, name, file.getBytes());
+      return "redirect:/" + site.site().slug() + "/research/import/" + id;
+    } catch (UnreadableFileException e) {
+      return fault(e.getMessage(), name, upload(site, model), model, response);
+    }
+  }
+
+  @GetMapping("/import/{id}")
+  String preview(
+      SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
+    return preview(imports.waiting(site, id), corrections, model);
+  }
+
+  private static String preview(Waiting waiting, Corrections corrections, Model model) {
+    FileReading reading = corrections.reading(waiting);
+    model.addAttribute("file", waiting);
+    model.addAttribute("reading", reading);
+    model.addAttribute("preview", waiting.file().preview(reading, PREVIEW_ROWS));
+    model.addAttribute("charsets", DecodedText.CHOICES);
+    model.addAttribute("delimiters", Delimiter.values());
+    model.addAttribute("choices", Column.values());
+    return "research/preview";
+  }
+
+  @PostMapping("/import/{id}")
+  String run(
+      SiteContext site,
+      @PathVariable UUID id,
+      Corrections corrections,
+      Model model,
+      HttpServletResponse response) {
+    Waiting waiting = imports.waiting(site, id);
+    try {
+      long done = imports.importWaiting(site, id, corrections.reading(waiting));
+      return "redirect:/" + site.site().slug() + "/research/imports/" + done;
+    } catch (UnreadableFileException e) {
+      String view = preview(waiting, corrections, model);
+      return fault(e.getMessage(), waiting.name(), view, model, response);
+    }
+  }
+
+  private static String fault(
+      String message,
+      @Nullable String fileName,
+      String view,
+      Model model,
+      HttpServletResponse response) {
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("fault", message);
+    model.addAttribute("faultFile", fileName);
+    return view;
+  }
+
+  @GetMapping("/imports/{id}")
+  String report(SiteContext site, @PathVariable long id, Model model) {
+    model.addAttribute("report", imports.finished(site, id));
+    return "research/report";
+  }
+}

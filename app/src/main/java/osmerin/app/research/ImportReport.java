@@ -1,0 +1,10 @@
+package osmerin.app.research;
+
+/**
+ * What an import did, in numbers.
+ *
+ * @param read rows of the file below its header
+ * @param repeated rows that repeat a keyword of the same file
+ * @param rejected rows that could not be read
+ */
+record ImportReport(int read, int added, int changed, int unchanged, int repeated, int rejected) {}

@@ -1,0 +1,161 @@
+package osmerin.app.research;
+
+import static osmerin.app.research.ImportService.fields;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.app.platform.data.CopyIn;
+import osmerin.core.group.Grouping;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.KeywordGroup;
+import osmerin.core.group.Membership;
+import osmerin.core.group.Membership.Neighbour;
+import osmerin.core.topic.Topic;
+import osmerin.core.topic.Topics;
+
+/**
+ * Finds every new keyword of a site its group and every new group its topic, and stores both. What
+ * is grouped already stays where it is.
+ */
+@Component
+class Regrouping {
+  private final ResearchMapper research;
+  private final CopyIn copy;
+
+  Regrouping(ResearchMapper research, CopyIn copy) {
+    this.research = research;
+    this.copy = copy;
+  }
+
+  /** Runs within the caller's transaction. */
+  void run(long siteId) {
+    List<StoredKeyword> stored = research.keywords(siteId);
+    Map<String, Long> keywordIds =
+        stored.stream().collect(Collectors.toMap(k -> k.keyword().normal(), StoredKeyword::id));
+    List<KeywordGroup> groups =
+        new Grouping(GroupingSettings.DEFAULT)
+            .group(stored.stream().map(StoredKeyword::keyword).toList(), keptGroups(stored));
+    List<Topic> topics = new Topics().gather(groups, keptTopics(siteId));
+    Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
+    Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
+    storeTopics(siteId, topicIds);
+    storeGroups(siteId, groupIds, topicOf(topicIds));
+    storeMemberships(groupIds, keywordIds);
+    topicIds.forEach((topic, id) -> research.setPillar(id, groupIds.get(topic.pillar())));
+  }
+
+  private static Map<String, Set<String>> keptGroups(List<StoredKeyword> stored) {
+    return stored.stream()
+        .filter(k -> k.groupId() != null)
+        .collect(
+            Collectors.groupingBy(
+                k -> k.groupId().toString(),
+                Collectors.mapping(k -> k.keyword().normal(), Collectors.toSet())));
+  }
+
+  private Map<String, Topics.Kept> keptTopics(long siteId) {
+    Map<Long, Set<String>> groups = new HashMap<>();
+    for (ResearchMapper.GroupRow group : research.groups(siteId, null)) {
+      if (group.topicId() != null) {
+        groups
+            .computeIfAbsent(group.topicId(), t -> new HashSet<>())
+            .add(String.valueOf(group.id()));
+      }
+    }
+    Map<String, Topics.Kept> kept = new HashMap<>();
+    for (ResearchMapper.TopicRow topic : research.topics(siteId)) {
+      String pillar = topic.pillarGroupId() == null ? null : topic.pillarGroupId().toString();
+      kept.put(
+          String.valueOf(topic.id()),
+          new Topics.Kept(topic.name(), pillar, groups.getOrDefault(topic.id(), Set.of())));
+    }
+    return kept;
+  }
+
+  /** The id of what was there, or the next free one. */
+  private <T> Map<T, Long> ids(String table, List<T> things, Function<T, @Nullable String> keptAs) {
+    int fresh = (int) things.stream().filter(thing -> keptAs.apply(thing) == null).count();
+    Iterator<Long> free = research.takeIds(table, fresh).iterator();
+    Map<T, Long> ids = new IdentityHashMap<>();
+    for (T thing : things) {
+      String key = keptAs.apply(thing);
+      ids.put(thing, key == null ? free.next() : Long.valueOf(key));
+    }
+    return ids;
+  }
+
+  private static Map<KeywordGroup, Long> topicOf(Map<Topic, Long> topicIds) {
+    Map<KeywordGroup, Long> topicOf = new IdentityHashMap<>();
+    topicIds.forEach((topic, id) -> topic.groups().forEach(group -> topicOf.put(group, id)));
+    return topicOf;
+  }
+
+  private void storeTopics(long siteId, Map<Topic, Long> ids) {
+    ids.forEach(
+        (topic, id) -> {
+          if (topic.keptAs() == null) {
+            research.insertTopic(id, siteId, topic.name());
+          }
+        });
+  }
+
+  private void storeGroups(
+      long siteId, Map<KeywordGroup, Long> ids, Map<KeywordGroup, Long> topicOf) {
+    research.createGroups();
+    copy.rows(
+        "incoming_group (id, topic_id, name, keywords, searches, at_least, difficulty, intent,"
+            + " funnel_stage, intent_reason)",
+        ids.keySet(),
+        g ->
+            fields(
+                ids.get(g),
+                topicOf.get(g),
+                g.primary().text(),
+                g.members().size(),
+                g.demand().searches(),
+                g.demand().atLeast(),
+                g.demand().difficulty(),
+                g.intent(),
+                g.funnelStage(),
+                g.intentReason()));
+    research.applyGroups();
+    research.insertNewGroups(siteId);
+  }
+
+  /** A keyword in its group. */
+  private record Placed(long keywordId, long groupId, Membership membership) {}
+
+  private void storeMemberships(Map<KeywordGroup, Long> groupIds, Map<String, Long> keywordIds) {
+    List<Placed> placed = new ArrayList<>();
+    groupIds.forEach(
+        (group, id) ->
+            group
+                .members()
+                .forEach(m -> placed.add(new Placed(keywordIds.get(m.keyword().normal()), id, m))));
+    research.createMemberships();
+    copy.rows(
+        "membership (keyword_id, group_id, basis, shared_with_primary, nearest, nearest_shared,"
+            + " shared_words)",
+        placed,
+        p ->
+            fields(
+                p.keywordId(),
+                p.groupId(),
+                p.membership().basis(),
+                p.membership().sharedWithPrimary(),
+                p.membership().nearest().stream().map(n -> n.keyword().text()).toList(),
+                p.membership().nearest().stream().map(Neighbour::sharedPages).toList(),
+                p.membership().sharedWords().stream().sorted().toList()));
+    research.applyMemberships();
+  }
+}

@@ -1,0 +1,85 @@
+package osmerin.app.research;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.CommissionForm;
+import osmerin.app.articles.Round;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.site.SiteContext;
+
+/** Topics and groups, and commissioning an article from a group. */
+@Controller
+@RequestMapping("/{site}/research")
+class ResearchController {
+  private final ResearchService research;
+  private final CommissionForm commissioning;
+
+  ResearchController(ResearchService research, CommissionForm commissioning) {
+    this.research = research;
+    this.commissioning = commissioning;
+  }
+
+  @GetMapping
+  String topics(SiteContext site, Model model) {
+    model.addAttribute("overview", research.overview(site));
+    return "research/topics";
+  }
+
+  @GetMapping("/topics/{id}")
+  String topic(SiteContext site, @PathVariable long id, Model model) {
+    model.addAttribute("page", research.topic(site, id));
+    return "research/topic";
+  }
+
+  @GetMapping("/groups/{id}")
+  String group(SiteContext site, @PathVariable long id, Model model) {
+    model.addAttribute("page", research.group(site, id));
+    return "research/group";
+  }
+
+  @GetMapping("/groups/{id}/commission")
+  String commission(SiteContext site, @PathVariable long id, Model model) {
+    Group group = research.group(site, id).group();
+    String title = group.row().name();
+    CommissionForm.Answers proposed =
+        commissioning.propose(site, title.substring(0, 1).toUpperCase() + title.substring(1));
+    return commissioning.show(site, proposed, context(site, group), model);
+  }
+
+  @PostMapping("/groups/{id}/commission")
+  String commission(
+      SiteContext site,
+      @PathVariable long id,
+      CommissionForm.Answers answers,
+      Model model,
+      HttpServletResponse response,
+      RedirectAttributes to) {
+    Group group = research.group(site, id).group();
+    return commissioning.submit(
+        site,
+        answers,
+        context(site, group),
+        model,
+        response,
+        commission -> {
+          Round round = commissioning.commission(site, commission);
+          Foot.say(to, "Commissioned as " + round.reference() + ".");
+          return round;
+        });
+  }
+
+  private static CommissionForm.Origin context(SiteContext site, Group group) {
+    return new CommissionForm.Origin(
+        "/" + site.site().slug() + "/research/groups/" + group.row().id() + "/commission",
+        "From the keyword group “" + group.row().name() + "”",
+        group.row().id(),
+        group.articles());
+  }
+}

@@ -1,0 +1,180 @@
+package osmerin.app.research;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import osmerin.app.articles.GroupArticle;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.research.ResearchMapper.GroupRow;
+import osmerin.app.research.ResearchMapper.MemberRow;
+import osmerin.app.research.ResearchMapper.TopicRow;
+import osmerin.app.site.SiteContext;
+
+/** Topics, groups and keywords as they stand. */
+@Service
+public class ResearchService {
+  private static final int NEXT_SHOWN = 8;
+
+  private final ResearchMapper research;
+  private final ArticleService articles;
+
+  ResearchService(ResearchMapper research, ArticleService articles) {
+    this.research = research;
+    this.articles = articles;
+  }
+
+  /**
+   * A group with the articles that answer it.
+   *
+   * @param articles by number; empty when the group is open
+   */
+  public record Group(GroupRow row, List<GroupArticle> articles) {
+    public boolean isOpen() {
+      return articles.isEmpty();
+    }
+
+    public boolean isLive() {
+      return articles.stream().anyMatch(GroupArticle::live);
+    }
+
+    long searches() {
+      return row.searches() == null ? 0 : row.searches();
+    }
+  }
+
+  /**
+   * A topic in figures. Demand is in searches a month.
+   *
+   * @param live demand of the groups that a live article answers
+   * @param inWork demand of the groups that only an article in work answers
+   */
+  public record TopicSummary(
+      TopicRow topic,
+      int groups,
+      int keywords,
+      long searches,
+      boolean atLeast,
+      @Nullable Double difficulty,
+      long live,
+      long inWork) {
+    public long open() {
+      return searches - live - inWork;
+    }
+  }
+
+  /**
+   * All topics.
+   *
+   * @param topics by demand
+   * @param next open groups by demand, the first few
+   */
+  public record Overview(
+      List<TopicSummary> topics, List<Group> next, long groups, long keywords, long open) {}
+
+  /** A topic with its groups by demand. */
+  public record TopicPage(TopicSummary summary, List<Group> groups) {}
+
+  /** A group with its keywords, the primary one first. */
+  public record GroupPage(Group group, List<MemberRow> members) {}
+
+  /** The keywords of a group, for a brief. */
+  public record GroupKeywords(String primary, List<String> secondary) {}
+
+  public Overview overview(SiteContext context) {
+    List<Group> groups = groups(context, null);
+    Map<Long, List<Group>> byTopic =
+        groups.stream()
+            .filter(g -> g.row().topicId() != null)
+            .collect(Collectors.groupingBy(g -> g.row().topicId()));
+    List<TopicSummary> topics =
+        research.topics(context.siteId()).stream()
+            .map(t -> summary(t, byTopic.getOrDefault(t.id(), List.of())))
+            .sorted(
+                Comparator.comparingLong(TopicSummary::searches)
+                    .reversed()
+                    .thenComparing(t -> t.topic().name()))
+            .toList();
+    List<Group> open = groups.stream().filter(Group::isOpen).toList();
+    return new Overview(
+        topics,
+        open.stream().limit(NEXT_SHOWN).toList(),
+        groups.size(),
+        research.countKeywords(context.siteId()),
+        open.size());
+  }
+
+  public TopicPage topic(SiteContext context, long id) {
+    TopicRow topic =
+        research.topics(context.siteId()).stream()
+            .filter(t -> t.id() == id)
+            .findFirst()
+            .orElseThrow(() -> new NotFoundException("topic", id));
+    List<Group> groups = groups(context, id);
+    return new TopicPage(summary(topic, groups), groups);
+  }
+
+  public GroupPage group(SiteContext context, long id) {
+    GroupRow row =
+        research
+            .findGroup(context.siteId(), id)
+            .orElseThrow(() -> new NotFoundException("keyword group", id));
+    Group group = new Group(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()));
+    return new GroupPage(group, research.members(id));
+  }
+
+  /** The primary and the other keywords of a group. */
+  public GroupKeywords keywords(SiteContext context, long groupId) {
+    List<String> texts =
+        new ArrayList<>(group(context, groupId).members().stream().map(MemberRow::text).toList());
+    return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()));
+  }
+
+  /** Groups that no article answers yet. */
+  public long open(SiteContext context) {
+    return research.countGroups(context.siteId()) - articles.byGroup(context.siteId()).size();
+  }
+
+  public boolean isEmpty(SiteContext context) {
+    return research.countKeywords(context.siteId()) == 0;
+  }
+
+  private List<Group> groups(SiteContext context, @Nullable Long topicId) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    return research.groups(context.siteId(), topicId).stream()
+        .map(row -> new Group(row, byGroup.getOrDefault(row.id(), List.of())))
+        .toList();
+  }
+
+  private static TopicSummary summary(TopicRow topic, List<Group> groups) {
+    long live = groups.stream().filter(Group::isLive).mapToLong(Group::searches).sum();
+    long answered = groups.stream().filter(g -> !g.isOpen()).mapToLong(Group::searches).sum();
+    return new TopicSummary(
+        topic,
+        groups.size(),
+        groups.stream().mapToInt(g -> g.row().keywords()).sum(),
+        groups.stream().mapToLong(Group::searches).sum(),
+        groups.stream().anyMatch(g -> g.row().atLeast() || g.row().searches() == null),
+        difficulty(groups),
+        live,
+        answered - live);
+  }
+
+  /** Mean of the groups' difficulties weighted by demand; null when none is known. */
+  private static @Nullable Double difficulty(List<Group> groups) {
+    double sum = 0;
+    double weights = 0;
+    for (Group group : groups) {
+      if (group.row().difficulty() != null) {
+        double weight = Math.max(1, group.searches());
+        sum += weight * group.row().difficulty();
+        weights += weight;
+      }
+    }
+    return weights == 0 ? null : sum / weights;
+  }
+}

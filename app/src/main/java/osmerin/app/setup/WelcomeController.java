@@ -1,0 +1,61 @@
+package osmerin.app.setup;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.site.Site;
+import osmerin.app.site.SiteService;
+
+/** Where a visit begins: the first one of an installation, and every other. */
+@Controller
+class WelcomeController {
+  private final SetupService setup;
+  private final SiteService sites;
+
+  WelcomeController(SetupService setup, SiteService sites) {
+    this.setup = setup;
+    this.sites = sites;
+  }
+
+  @GetMapping("/")
+  String home(@AuthenticationPrincipal SignedIn person) {
+    List<Site> mine = sites.of(person.id());
+    return mine.isEmpty() ? "no-site" : "redirect:/" + mine.get(0).slug() + "/plan";
+  }
+
+  @GetMapping("/welcome")
+  String page(Model model) {
+    if (!setup.isNeeded()) {
+      return "redirect:/";
+    }
+    model.addAttribute(
+        "answers", new SetupService.Answers("", "", "", "", "", "", "", ZoneId.systemDefault().getId()));
+    return form(model, Map.of());
+  }
+
+  @PostMapping("/welcome")
+  String setUp(SetupService.Answers answers, Model model, HttpServletResponse response) {
+    Map<String, String> faults = setup.setUp(answers);
+    if (faults.isEmpty()) {
+      return "redirect:/sign-in?ready";
+    }
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("answers", answers);
+    return form(model, faults);
+  }
+
+  private static String form(Model model, Map<String, String> faults) {
+    model.addAttribute("faults", faults);
+    model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
+    return "welcome";
+  }
+}

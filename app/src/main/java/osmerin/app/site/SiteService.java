@@ -1,0 +1,75 @@
+package osmerin.app.site;
+
+import java.text.Normalizer;
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.core.workday.WorkCalendar;
+
+/** Sites, their calendars and their days. */
+@Service
+public class SiteService {
+  private final SiteMapper sites;
+  private final Clock clock;
+
+  SiteService(SiteMapper sites, Clock clock) {
+    this.sites = sites;
+    this.clock = clock;
+  }
+
+  /** The site of this name when the person works on it. */
+  public Optional<SiteContext> findFor(String slug, SignedIn person) {
+    return sites
+        .findFor(slug, person.id())
+        .map(site -> new SiteContext(site, person, today(site)));
+  }
+
+  /** The sites a person works on, by name. */
+  public List<Site> of(long personId) {
+    return sites.of(personId);
+  }
+
+  /** The site that the current request has been let into, if any. */
+  public Optional<SiteContext> current() {
+    return Optional.ofNullable(RequestContextHolder.getRequestAttributes())
+        .map(r -> (SiteContext) r.getAttribute(SiteAccess.ATTRIBUTE, RequestAttributes.SCOPE_REQUEST));
+  }
+
+  public LocalDate today(Site site) {
+    return LocalDate.now(clock.withZone(site.zoneId()));
+  }
+
+  /** Working week and holidays. */
+  public WorkCalendar calendar(Site site) {
+    var week = site.workingWeek().stream().map(DayOfWeek::of).collect(Collectors.toSet());
+    return new WorkCalendar(week, new HashSet<>(sites.holidays(site.id())));
+  }
+
+  /** Adds a site; its name in addresses is made from its name. */
+  @Transactional
+  public Site add(String name, String address, String prefix, String zone, List<Integer> week) {
+    return sites.get(sites.insert(slug(name), name.strip(), address.strip(), prefix, zone, week));
+  }
+
+  @Transactional
+  public void addHoliday(Site site, LocalDate day, String name) {
+    sites.addHoliday(site.id(), day, name);
+  }
+
+  static String slug(String name) {
+    String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
+    String slug =
+        plain.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    return slug.isEmpty() ? "site" : slug;
+  }
+}

@@ -1,0 +1,60 @@
+package osmerin.core.article;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import osmerin.core.article.Standing.State;
+import osmerin.core.runup.BackPlan;
+import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.ShippedRunUps;
+import osmerin.core.runup.StepProgress;
+import osmerin.core.workday.WorkCalendar;
+
+class StandingTest {
+  /** A Monday. */
+  private static final LocalDate TODAY = LocalDate.of(2026, 11, 16);
+
+  private final Map<String, StepProgress> progress = new HashMap<>();
+
+  @Test
+  void whatIsSetIsNeverLateButMayBeUnpublished() {
+    assertThat(standing(Stage.READY, TODAY).state()).isEqualTo(State.SET);
+    assertThat(standing(Stage.READY, TODAY.minusDays(1)).state()).isEqualTo(State.NOT_PUBLISHED);
+    assertThat(standing(Stage.LIVE, TODAY.minusDays(30)).state()).isEqualTo(State.LIVE);
+  }
+
+  @Test
+  void inWorkThePlanDecides() {
+    assertThat(standing(Stage.DRAFTING, null).state()).isEqualTo(State.NO_DATE);
+    assertThat(standing(Stage.DRAFTING, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
+    Standing impossible = standing(Stage.DRAFTING, TODAY.plusDays(2));
+    assertThat(impossible.state()).isEqualTo(State.IMPOSSIBLE);
+    assertThat(impossible.earliest()).isAfter(TODAY.plusDays(2));
+  }
+
+  @Test
+  void lateIsCountedInWorkingDaysFromTheOldestDueDate() {
+    for (RunUpStep step : ShippedRunUps.POST.steps()) {
+      if (!step.key().equals("proof")) {
+        progress.put(step.key(), StepProgress.doneOn(TODAY, null));
+      }
+    }
+    // Publish Tue 17: the proof ends on Mon 16 at the latest, two days earlier is its due date.
+    Standing late = standing(Stage.EDITING, TODAY.plusDays(1));
+    assertThat(late.state()).isEqualTo(State.LATE);
+    assertThat(late.days()).isEqualTo(2);
+    assertThat(late.state().isLate()).isTrue();
+  }
+
+  private Standing standing(Stage stage, @Nullable LocalDate date) {
+    WorkCalendar calendar = WorkCalendar.MONDAY_TO_FRIDAY;
+    BackPlan plan =
+        BackPlan.of(
+            BackPlan.Request.of(ShippedRunUps.POST, date, TODAY, calendar, progress));
+    return Standing.of(stage, date, plan, TODAY, calendar);
+  }
+}
