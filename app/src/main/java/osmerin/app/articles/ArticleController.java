@@ -4,6 +4,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
@@ -53,12 +55,19 @@ class ArticleController {
     if (request.getQueryString() == null && remembered != null) {
       return "redirect:/" + site.site().slug() + "/articles?" + remembered;
     }
-    session.setAttribute(LAST_LEDGER + site.siteId(), filter.isAnything() || filter.sort() != null ? request.getQueryString() : null);
+    session.setAttribute(
+        LAST_LEDGER + site.siteId(),
+        filter.isAnything() || filter.sort() != null ? request.getQueryString() : null);
     model.addAttribute("ledger", articles.ledger(site, filter));
     model.addAttribute("filter", filter);
     model.addAttribute("path", "/" + site.site().slug() + "/articles");
     model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("stages", Stage.values());
+    model.addAttribute("sizes", ArticleFilter.SIZES);
+    model.addAttribute("today", site.today());
+    YearMonth now = YearMonth.from(site.today());
+    model.addAttribute("months", IntStream.rangeClosed(-12, 6).mapToObj(now::plusMonths).toList());
     return "articles/ledger";
   }
 
@@ -74,14 +83,17 @@ class ArticleController {
   private String page(SiteContext site, ArticlePage page, Model model) {
     model.addAttribute("page", page);
     model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
-    model.addAttribute("stages", Stage.IN_WORK);
     return "articles/article";
   }
 
   @PostMapping("/{number}/title")
   String rename(
-      SiteContext site, @PathVariable ReferenceNumber number, @RequestParam String title, RedirectAttributes to) {
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String title,
+      RedirectAttributes to) {
     articles.rename(site, number.number(), title);
     Foot.say(to, "Renamed to “" + title.strip() + "”.");
     return back(site, number);
@@ -139,7 +151,14 @@ class ArticleController {
       model.addAttribute("impossible", impossible);
       return page(site, articles.page(site, number.number(), null), model);
     }
-    Foot.say(to, date == null ? number + " has no date now." : number + " is to be published on " + In.day(date) + ". What is not done moved with it.");
+    Foot.say(
+        to,
+        date == null
+            ? number + " has no date now."
+            : number
+                + " is to be published on "
+                + In.day(date)
+                + ". What is not done moved with it.");
     return back(site, number);
   }
 

@@ -43,7 +43,11 @@ public record ArticleFilter(
   private static final String WITHOUT_DATE = "none";
 
   public boolean isAnything() {
-    return text() != null || stageAsked() != null || person != null || firstDay() != null || withoutDate();
+    return text() != null
+        || stageAsked() != null
+        || person != null
+        || firstDay() != null
+        || withoutDate();
   }
 
   /** The text as a pattern for a search within titles; null when none was typed. */
@@ -63,7 +67,10 @@ public record ArticleFilter(
   }
 
   public @Nullable Stage stageAsked() {
-    return Arrays.stream(Stage.values()).filter(s -> s.name().equals(stage)).findFirst().orElse(null);
+    return Arrays.stream(Stage.values())
+        .filter(s -> s.name().equals(stage))
+        .findFirst()
+        .orElse(null);
   }
 
   public boolean withoutDate() {
@@ -80,7 +87,9 @@ public record ArticleFilter(
 
   private Optional<YearMonth> yearMonth() {
     try {
-      return month == null || withoutDate() ? Optional.empty() : Optional.of(YearMonth.parse(month));
+      return month == null || withoutDate()
+          ? Optional.empty()
+          : Optional.of(YearMonth.parse(month));
     } catch (DateTimeParseException e) {
       return Optional.empty();
     }

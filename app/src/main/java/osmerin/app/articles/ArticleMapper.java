@@ -60,7 +60,8 @@ interface ArticleMapper {
   List<Round> inDays(
       @Param("siteId") long siteId, @Param("from") LocalDate from, @Param("to") LocalDate to);
 
-  List<Round> live(@Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+  List<Round> live(
+      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
 
   List<Long> ledger(@Param("siteId") long siteId, @Param("filter") ArticleFilter filter);
 
@@ -83,8 +84,7 @@ interface ArticleMapper {
       @Param("from") @Nullable LocalDate from,
       @Param("to") @Nullable LocalDate to);
 
-  int setStage(
-      @Param("roundId") long roundId, @Param("from") Stage from, @Param("to") Stage to);
+  int setStage(@Param("roundId") long roundId, @Param("from") Stage from, @Param("to") Stage to);
 
   int tick(
       @Param("roundId") long roundId,
@@ -96,7 +96,8 @@ interface ArticleMapper {
   int untick(@Param("roundId") long roundId, @Param("key") String key);
 
   /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not Ready. */
-  int beginPublishing(@Param("roundId") long roundId, @Param("stale") Instant stale, @Param("now") Instant now);
+  int beginPublishing(
+      @Param("roundId") long roundId, @Param("stale") Instant stale, @Param("now") Instant now);
 
   int publishingFailed(
       @Param("roundId") long roundId, @Param("reason") String reason, @Param("now") Instant now);

@@ -37,8 +37,7 @@ public class ArticleService {
   private final SiteService sites;
   private final Clock clock;
 
-  ArticleService(
-      ArticleMapper articles, ArticleTypeService types, SiteService sites, Clock clock) {
+  ArticleService(ArticleMapper articles, ArticleTypeService types, SiteService sites, Clock clock) {
     this.articles = articles;
     this.types = types;
     this.sites = sites;
@@ -53,8 +52,7 @@ public class ArticleService {
     String title = title(commission.title());
     ArticleType type = type(context, Kind.NEW, commission.typeId());
     int number = articles.takeNumber(context.siteId());
-    long article =
-        articles.insertArticle(context.siteId(), number, title, commission.groupId());
+    long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
     commission
         .people()
         .forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
@@ -106,7 +104,11 @@ public class ArticleService {
     String title = typed.strip().replaceAll("\\s+", " ");
     if (title.isEmpty() || title.length() > Commission.LONGEST_TITLE) {
       throw new RefusedException(
-          "A title has 1 to " + Commission.LONGEST_TITLE + " characters; this one has " + title.length() + ".");
+          "A title has 1 to "
+              + Commission.LONGEST_TITLE
+              + " characters; this one has "
+              + title.length()
+              + ".");
     }
     return title;
   }
@@ -166,8 +168,7 @@ public class ArticleService {
 
   /** For each keyword group that has articles, those. */
   public Map<Long, List<GroupArticle>> byGroup(long siteId) {
-    return articles.byGroup(siteId).stream()
-        .collect(Collectors.groupingBy(GroupArticle::groupId));
+    return articles.byGroup(siteId).stream().collect(Collectors.groupingBy(GroupArticle::groupId));
   }
 
   private PlannedRound planned(SiteContext context, Round round) {
@@ -194,8 +195,7 @@ public class ArticleService {
   }
 
   @Transactional
-  public void setPerson(
-      SiteContext context, int number, StepRole role, @Nullable Long personId) {
+  public void setPerson(SiteContext context, int number, StepRole role, @Nullable Long personId) {
     long article = get(context, number).articleId();
     if (personId == null) {
       articles.removePerson(article, role);
@@ -220,7 +220,8 @@ public class ArticleService {
       boolean allTheSame) {
     Round round = get(context, number);
     if (round.isLive()) {
-      throw new RefusedException(round.reference() + " went live on " + In.day(round.liveOn()) + "; its date stays.");
+      throw new RefusedException(
+          round.reference() + " went live on " + In.day(round.liveOn()) + "; its date stays.");
     }
     if (to != null && !allTheSame) {
       BackPlan plan = planWith(context, round, to);
@@ -265,7 +266,10 @@ public class ArticleService {
   private static String noMove(Round round, boolean forward) {
     return forward && round.stage() == Stage.READY
         ? round.reference() + " is Ready. Publishing takes it on."
-        : round.reference() + " stands at " + round.stage().label() + " and goes no further this way.";
+        : round.reference()
+            + " stands at "
+            + round.stage().label()
+            + " and goes no further this way.";
   }
 
   /** Ticks a step off, or takes the tick away. Its due date stays as it is at that moment. */
@@ -330,8 +334,7 @@ public class ArticleService {
     return people;
   }
 
-  private static void putIfNamed(
-      Map<StepRole, Long> people, StepRole role, @Nullable Long person) {
+  private static void putIfNamed(Map<StepRole, Long> people, StepRole role, @Nullable Long person) {
     if (Objects.nonNull(person)) {
       people.put(role, person);
     }

@@ -42,7 +42,7 @@ public class CommissionForm {
       @Nullable Long editor,
       @Nullable Long writer,
       @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate publishDate,
-      boolean again) {}
+      @Nullable Boolean again) {}
 
   /**
    * Where the article comes from.
@@ -59,7 +59,13 @@ public class CommissionForm {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     List<Person> people = team.people(site.siteId());
     return new Answers(
-        title, type, site.personId(), only(people, Role.EDITOR), only(people, Role.WRITER), null, false);
+        title,
+        type,
+        site.personId(),
+        only(people, Role.EDITOR),
+        only(people, Role.WRITER),
+        null,
+        false);
   }
 
   /** Where one person alone has a role, nobody needs to be asked who does it. */
@@ -122,7 +128,7 @@ public class CommissionForm {
     if (answers.type() == null) {
       faults.put("type", "Choose a type.");
     }
-    if (!origin.existing().isEmpty() && !answers.again()) {
+    if (!origin.existing().isEmpty() && !Boolean.TRUE.equals(answers.again())) {
       faults.put("again", "This group has an article already.");
     }
     return faults;

@@ -7,7 +7,8 @@ import org.jspecify.annotations.Nullable;
 /** What came of setting a publish date. */
 public sealed interface DateChange {
   /** It was set. */
-  record Done(Round round, @Nullable LocalDate from, @Nullable LocalDate to) implements DateChange {}
+  record Done(Round round, @Nullable LocalDate from, @Nullable LocalDate to)
+      implements DateChange {}
 
   /**
    * Nothing was changed: there is no time for the steps.

@@ -22,7 +22,11 @@ public record PlannedRound(
         standing.state() == Standing.State.SET || standing.state() == Standing.State.NOT_PUBLISHED;
     LocalDate earliest = set ? today : plan == null ? null : plan.earliestPublishDate();
     return new PacedArticle(
-        round.publishDate(), round.liveOn(), standing.course(), set, round.isLive() ? null : earliest);
+        round.publishDate(),
+        round.liveOn(),
+        standing.course(),
+        set,
+        round.isLive() ? null : earliest);
   }
 
   /** Whether it stands in the calendar of the month. */

@@ -31,8 +31,7 @@ final class RoundPlanner {
 
   PlannedRound plan(Round round, List<StepRow> steps) {
     BackPlan plan = backPlan(round, steps, planDate(round));
-    Standing standing =
-        Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
+    Standing standing = Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
     return new PlannedRound(round, steps, plan, standing, today);
   }
 

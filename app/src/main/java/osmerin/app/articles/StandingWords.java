@@ -1,16 +1,19 @@
 package osmerin.app.articles;
 
-import org.springframework.stereotype.Component;
 import osmerin.app.platform.web.In;
 import osmerin.core.article.Standing;
 import osmerin.core.text.Counted;
 
-/** How an article stands, in words and in a tone, for templates: {@code @standing.words(planned)}. */
-@Component("standing")
+/**
+ * How an article stands, in words and in a tone, for templates: {@code standing.words(planned)}.
+ */
 public final class StandingWords {
   private static final String LATE = "late";
 
-  /** "3 days", "1 day late", "0 days, at risk", "set for Tue 8 Dec", "impossible, earliest Fri 4 Dec". */
+  /**
+   * "3 days", "1 day late", "0 days, at risk", "set for Tue 8 Dec", "impossible, earliest Fri 4
+   * Dec".
+   */
   public static String words(PlannedRound planned) {
     Standing standing = planned.standing();
     return switch (standing.state()) {

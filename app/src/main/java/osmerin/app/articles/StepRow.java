@@ -31,6 +31,8 @@ public record StepRow(
   }
 
   StepProgress progress() {
-    return doneOn != null ? StepProgress.doneOn(doneOn, doneDue) : new StepProgress(null, null, pinned);
+    return doneOn != null
+        ? StepProgress.doneOn(doneOn, doneDue)
+        : new StepProgress(null, null, pinned);
   }
 }

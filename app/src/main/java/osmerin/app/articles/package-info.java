@@ -1,4 +1,6 @@
-/** Articles, their rounds, steps and stages; start with {@link osmerin.app.articles.ArticleService}. */
+/**
+ * Articles, their rounds, steps and stages; start with {@link osmerin.app.articles.ArticleService}.
+ */
 @NullMarked
 package osmerin.app.articles;
 

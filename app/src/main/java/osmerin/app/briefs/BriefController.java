@@ -98,7 +98,9 @@ class BriefController {
       var kept = evidence.fetch(site, brief.primaryKeyword());
       Foot.say(
           to,
-          "Evidence drawn from " + Counted.of(kept.evidence().pages().size(), "ranking page") + ".");
+          "Evidence drawn from "
+              + Counted.of(kept.evidence().pages().size(), "ranking page")
+              + ".");
       return back(site, round);
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());

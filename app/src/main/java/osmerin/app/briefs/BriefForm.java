@@ -53,8 +53,18 @@ record BriefForm(
   /** The same, to be saved over a later version. */
   BriefForm over(int laterVersion) {
     return new BriefForm(
-        workingTitle, primaryKeyword, secondary, reader, angle, wordsLow, wordsHigh, heading, depth,
-        note, notes, laterVersion);
+        workingTitle,
+        primaryKeyword,
+        secondary,
+        reader,
+        angle,
+        wordsLow,
+        wordsHigh,
+        heading,
+        depth,
+        note,
+        notes,
+        laterVersion);
   }
 
   /** A section as it is typed, for the page. */
@@ -84,7 +94,8 @@ record BriefForm(
     } else if (isTyped(wordsLow) && (low.isEmpty() || high.isEmpty() || low.get() > high.get())) {
       faults.put("words", "Type two whole numbers, the smaller first, such as 1200 and 1600.");
     }
-    for (String text : Arrays.asList(workingTitle, primaryKeyword, secondary, reader, angle, notes)) {
+    for (String text :
+        Arrays.asList(workingTitle, primaryKeyword, secondary, reader, angle, notes)) {
       if (text != null && text.length() > Brief.LONGEST_TEXT) {
         faults.put("long", "A text of this brief is longer than 10,000 characters.");
       }
@@ -97,7 +108,8 @@ record BriefForm(
     List<Outline.Section> sections =
         sections().stream()
             .filter(s -> !s.heading().isBlank())
-            .map(s -> new Outline.Section(s.heading().strip(), bounded(s.depth()), s.note().strip()))
+            .map(
+                s -> new Outline.Section(s.heading().strip(), bounded(s.depth()), s.note().strip()))
             .toList();
     return new Brief(
         roundId,

@@ -73,7 +73,11 @@ public class BriefService {
   public Saved save(SiteContext context, Round round, Brief brief) {
     if (round.isLive()) {
       throw new RefusedException(
-          "Round " + round.ordinal() + " of " + round.reference() + " is live; its brief stays as it was.");
+          "Round "
+              + round.ordinal()
+              + " of "
+              + round.reference()
+              + " is live; its brief stays as it was.");
     }
     BriefRow row = row(brief);
     int done =
@@ -121,7 +125,11 @@ public class BriefService {
   private static String outline(Brief brief) {
     List<String> lines =
         brief.outline().sections().stream()
-            .map(s -> "– ".repeat(s.depth()) + s.heading() + (s.note().isEmpty() ? "" : ": " + s.note()))
+            .map(
+                s ->
+                    "– ".repeat(s.depth())
+                        + s.heading()
+                        + (s.note().isEmpty() ? "" : ": " + s.note()))
             .toList();
     return String.join("\n", lines);
   }

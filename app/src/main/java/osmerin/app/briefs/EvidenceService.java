@@ -84,8 +84,7 @@ public class EvidenceService {
     return find(context, phrase).orElseThrow();
   }
 
-  private void store(
-      SiteContext context, String phrase, String normal, SearchService.Found found) {
+  private void store(SiteContext context, String phrase, String normal, SearchService.Found found) {
     List<RankingPage> elsewhere =
         evidence.pagesElsewhere(context.siteId(), normal, PAGES_ELSEWHERE).stream()
             .map(PageRow::page)

@@ -18,7 +18,6 @@ import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
-import osmerin.core.article.Stage;
 import osmerin.formats.markdown.Markdown;
 
 /** Writing a draft beside its check. */
@@ -47,8 +46,6 @@ class DraftController {
 
   private String page(SiteContext site, Round round, String text, int seen, Model model) {
     model.addAttribute("round", round);
-    model.addAttribute("planned", articles.page(site, round.number(), round.ordinal()).planned());
-    model.addAttribute("stages", Stage.IN_WORK);
     model.addAttribute("text", text);
     model.addAttribute("seen", seen);
     model.addAttribute("latest", drafts.latest(round).orElse(null));
@@ -75,7 +72,11 @@ class DraftController {
         model.addAttribute("conflict", conflict.theirs());
         return page(site, round, text, conflict.theirs().ordinal(), model);
       }
-      Foot.say(to, saved instanceof Saved.Done done ? "Saved as version " + done.ordinal() + "." : "Nothing changed since the last version.");
+      Foot.say(
+          to,
+          saved instanceof Saved.Done done
+              ? "Saved as version " + done.ordinal() + "."
+              : "Nothing changed since the last version.");
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
@@ -87,7 +88,10 @@ class DraftController {
   /** The check alone, while somebody types. */
   @PostMapping("/check")
   String check(
-      SiteContext site, @PathVariable ReferenceNumber number, @RequestParam String text, Model model) {
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String text,
+      Model model) {
     Round round = articles.get(site, number.number());
     model.addAttribute("check", drafts.check(site, round, text));
     return "drafts/check :: check";
@@ -127,7 +131,11 @@ class DraftController {
     Saved saved = drafts.save(site, round, drafts.version(round, ordinal).text(), seen);
     if (saved instanceof Saved.Conflict conflict) {
       throw new RefusedException(
-          "Meanwhile " + conflict.theirs().savedBy() + " saved version " + conflict.theirs().ordinal() + ". Look at it first.");
+          "Meanwhile "
+              + conflict.theirs().savedBy()
+              + " saved version "
+              + conflict.theirs().ordinal()
+              + ". Look at it first.");
     }
     Foot.say(to, "Version " + ordinal + " is the draft again.");
     return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";

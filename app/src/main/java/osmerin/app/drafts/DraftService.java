@@ -68,7 +68,8 @@ public class DraftService {
     return rounds.isEmpty()
         ? Map.of()
         : drafts.words(rounds.stream().map(Round::id).toList()).stream()
-            .collect(Collectors.toMap(DraftMapper.RoundWords::roundId, DraftMapper.RoundWords::words));
+            .collect(
+                Collectors.toMap(DraftMapper.RoundWords::roundId, DraftMapper.RoundWords::words));
   }
 
   /**
@@ -80,7 +81,9 @@ public class DraftService {
   public Saved save(SiteContext context, Round round, String typed, int seen) {
     if (round.isLive()) {
       throw new RefusedException(
-          "Round " + round.ordinal() + " is live; its draft stays as it was. Open a refresh to write on.");
+          "Round "
+              + round.ordinal()
+              + " is live; its draft stays as it was. Open a refresh to write on.");
     }
     String text = typed.replace("\r\n", "\n").replace("\0", "");
     if (text.length() > LONGEST) {
@@ -128,7 +131,9 @@ public class DraftService {
     Brief brief = briefs.get(context, round);
     return brief
         .words()
-        .or(() -> evidence.find(context, brief.primaryKeyword()).flatMap(e -> e.evidence().length()))
+        .or(
+            () ->
+                evidence.find(context, brief.primaryKeyword()).flatMap(e -> e.evidence().length()))
         .map(WordRange::target)
         .orElse(null);
   }

@@ -45,15 +45,17 @@ public class FrameService {
   private List<Area> areas(SiteContext context, Month month) {
     String base = "/" + context.site().slug();
     Tally tally = articles.tally(context.siteId());
-    long late =
-        articles.open(context).stream().filter(p -> p.standing().state().isLate()).count();
+    long late = articles.open(context).stream().filter(p -> p.standing().state().isLate()).count();
     return List.of(
-        new Area("research", "Research", base + "/research", research.open(context) + " open", false),
-        new Area("pitches", "Pitches", base + "/pitches", pitches.countOpen(context) + " open", false),
+        new Area(
+            "research", "Research", base + "/research", research.open(context) + " open", false),
+        new Area(
+            "pitches", "Pitches", base + "/pitches", pitches.countOpen(context) + " open", false),
         new Area("plan", "Plan", base + "/plan", month.missing() + " missing", false),
         late > 0
             ? new Area("articles", "Articles", base + "/articles", late + " late", true)
-            : new Area("articles", "Articles", base + "/articles", tally.inWork() + " in work", false),
+            : new Area(
+                "articles", "Articles", base + "/articles", tally.inWork() + " in work", false),
         new Area("live", "Live", base + "/live", tally.live() + " live", false));
   }
 }

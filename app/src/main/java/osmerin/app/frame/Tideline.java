@@ -34,7 +34,13 @@ public record Tideline(
    * @param tone as {@link StandingWords#tone}; a live one is solid
    */
   public record Mark(
-      double x, double y, boolean refresh, boolean live, String tone, String title, String reference) {}
+      double x,
+      double y,
+      boolean refresh,
+      boolean live,
+      String tone,
+      String title,
+      String reference) {}
 
   static Tideline of(Month month) {
     YearMonth days = month.month();
@@ -59,7 +65,13 @@ public record Tideline(
     var round = planned.round();
     String title = round.reference() + " " + round.title() + ", " + StandingWords.words(planned);
     return new Mark(
-        x, y, round.isRefresh(), round.isLive(), StandingWords.tone(planned), title, round.reference());
+        x,
+        y,
+        round.isRefresh(),
+        round.isLive(),
+        StandingWords.tone(planned),
+        title,
+        round.reference());
   }
 
   private static double x(int dayOfMonth) {

@@ -29,8 +29,7 @@ class LiveController {
   private final PublishService publishing;
   private final RefreshService refreshing;
 
-  LiveController(
-      ArticleService articles, PublishService publishing, RefreshService refreshing) {
+  LiveController(ArticleService articles, PublishService publishing, RefreshService refreshing) {
     this.articles = articles;
     this.publishing = publishing;
     this.refreshing = refreshing;
@@ -71,7 +70,14 @@ class LiveController {
     String when = date == null ? "" : ", to be published on " + In.day(date);
     Foot.say(
         to,
-        "Round " + round.ordinal() + " of " + number + " is open: a " + round.typeName().toLowerCase() + when + ".");
+        "Round "
+            + round.ordinal()
+            + " of "
+            + number
+            + " is open: a "
+            + round.typeName().toLowerCase()
+            + when
+            + ".");
     return back(site, number);
   }
 

@@ -58,12 +58,14 @@ class MicropubBlogHost implements BlogHost {
   public Published update(String address, Entry entry) {
     Map<String, Object> body =
         Map.of(
-            "action", "update",
-            "url", address,
+            "action",
+            "update",
+            "url",
+            address,
             "replace",
-                Map.of(
-                    "name", List.of(entry.title()),
-                    "content", List.of(Map.of("html", entry.html()))));
+            Map.of(
+                "name", List.of(entry.title()),
+                "content", List.of(Map.of("html", entry.html()))));
     HttpHeaders headers = post(body).getHeaders();
     // A host may move the page and say so; else the address stays.
     String now = headers.getLocation() == null ? address : headers.getLocation().toString();
@@ -84,8 +86,7 @@ class MicropubBlogHost implements BlogHost {
     for (JsonNode item : answer.getBody().path("items")) {
       JsonNode properties = item.path("properties");
       if (uid.equals(properties.path("uid").path(0).asString(""))) {
-        return Optional.of(
-            new Published(properties.path("url").path(0).asString(""), simulated));
+        return Optional.of(new Published(properties.path("url").path(0).asString(""), simulated));
       }
     }
     return Optional.empty();

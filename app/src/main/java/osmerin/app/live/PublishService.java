@@ -36,8 +36,7 @@ public class PublishService {
   private final DraftService drafts;
   private final BlogHost host;
 
-  PublishService(
-      ArticleService articles, BriefService briefs, DraftService drafts, BlogHost host) {
+  PublishService(ArticleService articles, BriefService briefs, DraftService drafts, BlogHost host) {
     this.articles = articles;
     this.briefs = briefs;
     this.drafts = drafts;
@@ -64,7 +63,9 @@ public class PublishService {
             .latest(round)
             .filter(d -> !d.text().isBlank())
             .orElseThrow(
-                () -> new RefusedException(round.reference() + " has no draft yet. Write one first."));
+                () ->
+                    new RefusedException(
+                        round.reference() + " has no draft yet. Write one first."));
     Entry entry = entry(context, round, draft.text());
     articles.beginPublishing(round);
     try {

@@ -24,8 +24,7 @@ public class PitchService {
   /** Keeps a pitch; all it needs is a title. */
   @Transactional
   public Pitch pitch(SiteContext context, String title) {
-    long id =
-        pitches.insert(context.siteId(), ArticleService.title(title), context.personId());
+    long id = pitches.insert(context.siteId(), ArticleService.title(title), context.personId());
     return get(context, id);
   }
 

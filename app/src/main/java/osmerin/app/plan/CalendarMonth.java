@@ -20,7 +20,9 @@ record CalendarMonth(YearMonth month, List<Week> weeks) {
   /** A week; {@code number} is the ISO one. */
   record Week(int number, List<Day> days) {}
 
-  /** A day; {@code inMonth} is false for the days before and after the month that fill its weeks. */
+  /**
+   * A day; {@code inMonth} is false for the days before and after the month that fill its weeks.
+   */
   record Day(
       LocalDate date, boolean inMonth, boolean working, boolean today, List<PlannedRound> slips) {
     public List<PlannedRound> shown() {

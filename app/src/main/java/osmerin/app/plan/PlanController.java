@@ -5,7 +5,6 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -28,7 +27,6 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
-import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.ReferenceNumber;
 
@@ -66,7 +64,12 @@ class PlanController {
   }
 
   private String month(SiteContext site, YearMonth month, Model model) {
-    model.addAttribute("month", months.month(site, month));
+    Month shown = months.month(site, month);
+    model.addAttribute("month", shown);
+    model.addAttribute("newMeter", Meter.of(shown.newArticles()));
+    model.addAttribute("newWords", PaceWords.of(shown.newArticles()));
+    model.addAttribute("refreshMeter", Meter.of(shown.refreshes()));
+    model.addAttribute("refreshWords", PaceWords.of(shown.refreshes()));
     addUndated(site, model);
     addInitials(site, model);
     return "plan/month";
@@ -158,10 +161,7 @@ class PlanController {
   }
 
   private void addInitials(SiteContext site, Model model) {
-    model.addAttribute(
-        "initials",
-        team.people(site.siteId()).stream()
-            .collect(java.util.stream.Collectors.toMap(Person::id, Person::initials)));
+    model.addAttribute("initials", team.initials(site.siteId()));
   }
 
   private static YearMonth parsed(String month) {

@@ -80,8 +80,7 @@ class ImportController {
   }
 
   @GetMapping("/import/{id}")
-  String preview(
-      SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
+  String preview(SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
     return preview(imports.waiting(site, id), corrections, model);
   }
 
@@ -90,7 +89,8 @@ class ImportController {
     model.addAttribute("file", waiting);
     model.addAttribute("reading", reading);
     model.addAttribute("preview", waiting.file().preview(reading, PREVIEW_ROWS));
-    model.addAttribute("charsets", DecodedText.CHOICES);
+    model.addAttribute("charsets", DecodedText.CHOICES.stream().map(Charset::name).toList());
+    model.addAttribute("charset", reading.charset().name());
     model.addAttribute("delimiters", Delimiter.values());
     model.addAttribute("choices", Column.values());
     return "research/preview";

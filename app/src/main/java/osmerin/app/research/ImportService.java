@@ -123,8 +123,7 @@ public class ImportService {
             rows.keywords().size() - added.size() - changed.size(),
             rows.repeated(),
             (int) rows.rejected());
-    long importId =
-        research.insertImport(context.siteId(), context.personId(), name, report);
+    long importId = research.insertImport(context.siteId(), context.personId(), name, report);
     storeProblems(importId, rows.problems());
     storeAdded(context.siteId(), importId, added);
     storeChanged(importId, changed);

@@ -1,4 +1,6 @@
-/** Keyword research: imports, groups, topics; start with {@link osmerin.app.research.ImportService}. */
+/**
+ * Keyword research: imports, groups, topics; start with {@link osmerin.app.research.ImportService}.
+ */
 @NullMarked
 package osmerin.app.research;
 

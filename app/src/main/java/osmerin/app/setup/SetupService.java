@@ -27,7 +27,14 @@ public class SetupService {
 
   /** What the first visitor types. */
   public record Answers(
-      String code, String name, String login, String password, String siteName, String address, String prefix, String zone) {}
+      String code,
+      String name,
+      String login,
+      String password,
+      String siteName,
+      String address,
+      String prefix,
+      String zone) {}
 
   private final TeamService team;
   private final SiteService sites;
@@ -64,7 +71,8 @@ public class SetupService {
       long owner = team.add(answers.login(), answers.name(), answers.password());
       String prefix = answers.prefix().strip().toUpperCase(Locale.ROOT);
       Site site =
-          sites.add(answers.siteName(), answers.address(), prefix, answers.zone(), MONDAY_TO_FRIDAY);
+          sites.add(
+              answers.siteName(), answers.address(), prefix, answers.zone(), MONDAY_TO_FRIDAY);
       team.join(site.id(), owner, Role.OWNER);
       types.shipTo(site.id());
     }

@@ -38,7 +38,8 @@ class WelcomeController {
       return "redirect:/";
     }
     model.addAttribute(
-        "answers", new SetupService.Answers("", "", "", "", "", "", "", ZoneId.systemDefault().getId()));
+        "answers",
+        new SetupService.Answers("", "", "", "", "", "", "", ZoneId.systemDefault().getId()));
     return form(model, Map.of());
   }
 

@@ -51,14 +51,11 @@ class SiteAccess implements HandlerMethodArgumentResolver, WebMvcConfigurer {
     HttpServletRequest http = request.getNativeRequest(HttpServletRequest.class);
     @SuppressWarnings("unchecked")
     Map<String, String> variables =
-        (Map<String, String>)
-            http.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+        (Map<String, String>) http.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
     String slug = variables.getOrDefault("site", "");
     SignedIn person = (SignedIn) ((Authentication) http.getUserPrincipal()).getPrincipal();
     SiteContext context =
-        sites
-            .findFor(slug, person)
-            .orElseThrow(() -> new NotFoundException("site", slug));
+        sites.findFor(slug, person).orElseThrow(() -> new NotFoundException("site", slug));
     request.setAttribute(ATTRIBUTE, context, RequestAttributes.SCOPE_REQUEST);
     return context;
   }

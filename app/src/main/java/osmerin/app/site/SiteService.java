@@ -29,9 +29,7 @@ public class SiteService {
 
   /** The site of this name when the person works on it. */
   public Optional<SiteContext> findFor(String slug, SignedIn person) {
-    return sites
-        .findFor(slug, person.id())
-        .map(site -> new SiteContext(site, person, today(site)));
+    return sites.findFor(slug, person.id()).map(site -> new SiteContext(site, person, today(site)));
   }
 
   /** The sites a person works on, by name. */
@@ -42,7 +40,10 @@ public class SiteService {
   /** The site that the current request has been let into, if any. */
   public Optional<SiteContext> current() {
     return Optional.ofNullable(RequestContextHolder.getRequestAttributes())
-        .map(r -> (SiteContext) r.getAttribute(SiteAccess.ATTRIBUTE, RequestAttributes.SCOPE_REQUEST));
+        .map(
+            r ->
+                (SiteContext)
+                    r.getAttribute(SiteAccess.ATTRIBUTE, RequestAttributes.SCOPE_REQUEST));
   }
 
   public LocalDate today(Site site) {

@@ -2,6 +2,7 @@ package osmerin.app.team;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -34,7 +35,19 @@ public class TeamService implements UserDetailsService {
     return team.ofSite(siteId);
   }
 
-  /** Whether nobody can sign in yet. Within a transaction nobody else can be added after the answer. */
+  /** Names by person. */
+  public Map<Long, String> names(long siteId) {
+    return people(siteId).stream().collect(Collectors.toMap(Person::id, Person::name));
+  }
+
+  /** Initials by person. */
+  public Map<Long, String> initials(long siteId) {
+    return people(siteId).stream().collect(Collectors.toMap(Person::id, Person::initials));
+  }
+
+  /**
+   * Whether nobody can sign in yet. Within a transaction nobody else can be added after the answer.
+   */
   @Transactional
   public boolean isEmpty() {
     team.lock();

@@ -53,8 +53,7 @@ class StandingTest {
   private Standing standing(Stage stage, @Nullable LocalDate date) {
     WorkCalendar calendar = WorkCalendar.MONDAY_TO_FRIDAY;
     BackPlan plan =
-        BackPlan.of(
-            BackPlan.Request.of(ShippedRunUps.POST, date, TODAY, calendar, progress));
+        BackPlan.of(BackPlan.Request.of(ShippedRunUps.POST, date, TODAY, calendar, progress));
     return Standing.of(stage, date, plan, TODAY, calendar);
   }
 }

@@ -30,8 +30,14 @@ class SecurityConfig {
             requests ->
                 requests
                     .requestMatchers(
-                        "/sign-in", "/welcome", "/error", "/css/**", "/js/**", "/fonts/**",
-                        "/webjars/**", "/favicon.svg")
+                        "/sign-in",
+                        "/welcome",
+                        "/error",
+                        "/css/**",
+                        "/js/**",
+                        "/fonts/**",
+                        "/webjars/**",
+                        "/favicon.svg")
                     .permitAll()
                     .requestMatchers("/actuator/health")
                     .permitAll()

@@ -27,12 +27,18 @@ class Errors {
     MethodArgumentTypeMismatchException.class
   })
   String notFound(HttpServletResponse response, Model model) {
-    return page(response, model, HttpStatus.NOT_FOUND, "Not here", "There is no such page here, or it is not yours to see.");
+    return page(
+        response,
+        model,
+        HttpStatus.NOT_FOUND,
+        "Not here",
+        "There is no such page here, or it is not yours to see.");
   }
 
   @ExceptionHandler(RefusedException.class)
   String refused(RefusedException e, HttpServletResponse response, Model model) {
-    return page(response, model, HttpStatus.UNPROCESSABLE_ENTITY, "That was not done", e.getMessage());
+    return page(
+        response, model, HttpStatus.UNPROCESSABLE_ENTITY, "That was not done", e.getMessage());
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)
@@ -50,14 +56,25 @@ class Errors {
       Exception e, HttpServletRequest request, HttpServletResponse response, Model model) {
     if (e instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
       HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
-      return page(response, model, status, "That cannot be read", "The address or the form holds something that does not belong there. Nothing was changed.");
+      return page(
+          response,
+          model,
+          status,
+          "That cannot be read",
+          "The address or the form holds something that does not belong there. Nothing was changed.");
     }
     byte[] bytes = new byte[4];
     random.nextBytes(bytes);
     String reference = HexFormat.of().formatHex(bytes);
-    LOG.error("{} {} failed, reference {}", request.getMethod(), request.getRequestURI(), reference, e);
+    LOG.error(
+        "{} {} failed, reference {}", request.getMethod(), request.getRequestURI(), reference, e);
     model.addAttribute("reference", reference);
-    return page(response, model, HttpStatus.INTERNAL_SERVER_ERROR, "Something broke", "This was not your doing. What you typed may not have been stored.");
+    return page(
+        response,
+        model,
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something broke",
+        "This was not your doing. What you typed may not have been stored.");
   }
 
   private static String page(

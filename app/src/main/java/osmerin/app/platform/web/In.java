@@ -7,11 +7,9 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
-import org.springframework.stereotype.Component;
 import osmerin.core.text.Counted;
 
-/** Dates and numbers in words, for templates: {@code @in.day(date)}. */
-@Component("in")
+/** Dates and numbers in words, for templates: {@code in.day(date)}. */
 public final class In {
   private static final DateTimeFormatter DAY = of("EEE d MMM");
   private static final DateTimeFormatter DAY_AND_YEAR = of("EEE d MMM uuuu");

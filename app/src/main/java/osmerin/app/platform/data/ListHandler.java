@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 
 /** {@code text[]} and {@code int[]} as lists of their Java values. */
 @MappedTypes(List.class)
-public class TextListHandler extends BaseTypeHandler<List<?>> {
+public class ListHandler extends BaseTypeHandler<List<?>> {
   @Override
   public void setNonNullParameter(
       PreparedStatement statement, int i, List<?> list, JdbcType jdbcType) throws SQLException {

@@ -1,0 +1,59 @@
+// Slips move to another day by drag, or by Shift and an arrow; plain arrows go from slip to slip.
+const LISTS = ".slips[data-day]";
+
+function move(slip, day) {
+  const form = document.querySelector("#move");
+  form.number.value = slip.dataset.number;
+  form.from.value = slip.dataset.from;
+  form.date.value = day;
+  form.requestSubmit();
+}
+
+function dayAfter(day, days) {
+  const date = new Date(day + "T00:00:00Z");
+  date.setUTCDate(date.getUTCDate() + days);
+  return date.toISOString().slice(0, 10);
+}
+
+function prepare(root) {
+  const calendar = document.querySelector("[data-calendar]");
+  if (!calendar || !(root === document || root.contains(calendar))) return;
+  document.querySelectorAll(LISTS).forEach((list) => {
+    new Sortable(list, {
+      group: "slips",
+      draggable: ".slip[data-movable='true']",
+      sort: false,
+      animation: 0,
+      onEnd: ({ item, from, to }) => {
+        if (from !== to) move(item, to.dataset.day);
+      },
+    });
+  });
+  const moved = calendar.dataset.focus;
+  if (moved) document.querySelector(`.slip[data-number="${CSS.escape(moved)}"] a`)?.focus();
+}
+
+const STEPS = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 };
+
+document.addEventListener("keydown", (event) => {
+  const slip = event.target.closest(".slip");
+  if (!slip || !document.querySelector("[data-calendar]")) return;
+  const days = STEPS[event.key];
+  if (event.key === "Delete" && slip.dataset.movable === "true") {
+    event.preventDefault();
+    move(slip, "");
+  } else if (days && event.shiftKey && slip.dataset.movable === "true") {
+    event.preventDefault();
+    const today = document.querySelector(".day-today .slips")?.dataset.day;
+    const first = document.querySelector(".day:not(.day-outside) .slips").dataset.day;
+    move(slip, slip.dataset.from ? dayAfter(slip.dataset.from, days) : (today ?? first));
+  } else if (days && !event.shiftKey) {
+    event.preventDefault();
+    const slips = [...document.querySelectorAll(".slip a")].filter((a) => a.offsetParent);
+    const at = slips.indexOf(slip.querySelector("a"));
+    slips[at + Math.sign(days)]?.focus();
+  }
+});
+
+document.addEventListener("htmx:afterSwap", (event) => prepare(event.detail.elt));
+prepare(document);

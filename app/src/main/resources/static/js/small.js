@@ -1,0 +1,48 @@
+// Small behaviours, each bound to one attribute.
+
+// data-guard: leaving a form with unsaved words asks first.
+let unsaved = null;
+document.addEventListener("input", (event) => {
+  const form = event.target.closest("form[data-guard]") ?? event.target.form?.closest("[data-guard]");
+  if (form) unsaved = form;
+});
+document.addEventListener("submit", (event) => {
+  if (event.target === unsaved) unsaved = null;
+});
+window.addEventListener("beforeunload", (event) => {
+  if (unsaved?.isConnected) event.preventDefault();
+});
+
+// A form that was refused comes back with the words still unsaved.
+if (document.querySelector("#conflict")) unsaved = document.querySelector("form[data-guard]");
+
+// data-once: a slow form is sent once.
+document.addEventListener("submit", (event) => {
+  const button = event.submitter;
+  if (button?.matches("[data-once]")) setTimeout(() => (button.disabled = true), 0);
+});
+window.addEventListener("pageshow", () => document.querySelectorAll("[data-once]:disabled").forEach((b) => (b.disabled = false)));
+
+// data-reread: a changed choice shows the file anew.
+document.addEventListener("change", (event) => {
+  if (!event.target.matches("[data-reread]")) return;
+  const form = event.target.form;
+  const address = new URL(form.action);
+  ["charset", "delimiter", "header"].forEach((name) => address.searchParams.set(name, form.elements[name].value));
+  if (event.target.name === "header") form.querySelectorAll("[name=columns]").forEach((c) => address.searchParams.append("columns", c.value));
+  window.location.assign(address);
+});
+
+// data-needs-saved: drawing evidence would lose unsaved words, so the form is saved first.
+document.addEventListener("submit", (event) => {
+  const needs = event.target.dataset.needsSaved;
+  if (!needs || unsaved !== document.querySelector(needs)) return;
+  event.preventDefault();
+  event.target.querySelector("button").disabled = false;
+  document.querySelector("#foot").textContent = "Save the brief first; evidence is drawn for the primary keyword that is saved.";
+});
+
+// data-print
+document.addEventListener("click", (event) => {
+  if (event.target.closest("[data-print]")) window.print();
+});
