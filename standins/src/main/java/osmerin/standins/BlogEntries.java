@@ -8,6 +8,7 @@ import java.nio.file.StandardCopyOption;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -51,14 +52,20 @@ final class BlogEntries {
     return entries.stream().sorted(Comparator.comparing(Entry::published).reversed()).toList();
   }
 
-  /** Creates, or gives the entry that has this uid already. */
-  synchronized Entry create(String uid, String name, String html, String slug) throws IOException {
+  /**
+   * Creates, or gives the entry that has this uid already.
+   *
+   * @param published an ISO 8601 moment; empty for now
+   */
+  synchronized Entry create(String uid, String name, String html, String slug, String published)
+      throws IOException {
     for (Entry entry : entries) {
       if (!uid.isEmpty() && entry.uid().equals(uid)) {
         return entry;
       }
     }
-    Instant now = clock.instant();
+    Instant now =
+        published.isBlank() ? clock.instant() : OffsetDateTime.parse(published).toInstant();
     String path = freePath(now, slug.isBlank() ? name : slug);
     Entry entry = new Entry(path, uid, name, clean(html), now, now);
     entries.add(entry);

@@ -6,6 +6,7 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -114,7 +115,8 @@ public final class BlogHostStandIn implements AutoCloseable {
           form.getOrDefault("uid", ""),
           form.getOrDefault("name", ""),
           form.getOrDefault("content", ""),
-          form.getOrDefault("mp-slug", ""));
+          form.getOrDefault("mp-slug", ""),
+          form.getOrDefault("published", ""));
     }
     try {
       JsonNode json = JSON.readTree(body);
@@ -130,14 +132,20 @@ public final class BlogHostStandIn implements AutoCloseable {
         first(properties, "uid"),
         first(properties, "name"),
         content(properties),
-        first(properties, "mp-slug"));
+        first(properties, "mp-slug"),
+        first(properties, "published"));
   }
 
-  private Answer create(String uid, String name, String html, String slug) throws IOException {
+  private Answer create(String uid, String name, String html, String slug, String published)
+      throws IOException {
     if (name.isBlank() || html.isBlank()) {
       return Answer.error(400, "invalid_request", "An article needs a name and content.");
     }
-    return Answer.created(url(entries.create(uid, name, html, slug)));
+    try {
+      return Answer.created(url(entries.create(uid, name, html, slug, published)));
+    } catch (DateTimeParseException e) {
+      return Answer.error(400, "invalid_request", "published is no moment: " + published);
+    }
   }
 
   private Answer update(JsonNode json) throws IOException {

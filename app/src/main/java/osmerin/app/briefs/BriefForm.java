@@ -70,7 +70,7 @@ record BriefForm(
   /** A section as it is typed, for the page. */
   record TypedSection(String heading, int depth, String note) {}
 
-  List<TypedSection> sections() {
+  public List<TypedSection> sections() {
     List<TypedSection> sections = new ArrayList<>();
     for (int i = 0; heading != null && i < heading.size(); i++) {
       int at = depth == null || i >= depth.size() || depth.get(i) == null ? 0 : depth.get(i);

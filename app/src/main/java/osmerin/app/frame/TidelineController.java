@@ -26,6 +26,6 @@ class TidelineController {
     } catch (DateTimeParseException e) {
       throw new NotFoundException("month", month);
     }
-    return "fragments/tideline :: tideline(${tideline}, ${base})";
+    return "fragments/tideline-alone";
   }
 }

@@ -1,6 +1,8 @@
 package osmerin.app.live;
 
+import java.time.Instant;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** Where articles are published. */
 interface BlogHost {
@@ -8,8 +10,9 @@ interface BlogHost {
    * An article as it is sent.
    *
    * @param uid our own name for it, the same for every round
+   * @param published when it was first published, for what is brought in later; else null
    */
-  record Entry(String uid, String title, String html) {}
+  record Entry(String uid, String title, String html, @Nullable Instant published) {}
 
   /**
    * A published article.

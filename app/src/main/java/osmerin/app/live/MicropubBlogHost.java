@@ -1,5 +1,6 @@
 package osmerin.app.live;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,14 +40,14 @@ class MicropubBlogHost implements BlogHost {
 
   @Override
   public Published create(Entry entry) {
-    Map<String, Object> body =
-        Map.of(
-            "type", List.of("h-entry"),
-            "properties",
-                Map.of(
-                    "uid", List.of(entry.uid()),
-                    "name", List.of(entry.title()),
-                    "content", List.of(Map.of("html", entry.html()))));
+    Map<String, Object> properties = new LinkedHashMap<>();
+    properties.put("uid", List.of(entry.uid()));
+    properties.put("name", List.of(entry.title()));
+    properties.put("content", List.of(Map.of("html", entry.html())));
+    if (entry.published() != null) {
+      properties.put("published", List.of(entry.published().toString()));
+    }
+    Map<String, Object> body = Map.of("type", List.of("h-entry"), "properties", properties);
     HttpHeaders headers = post(body).getHeaders();
     if (headers.getLocation() == null) {
       throw new PublishingFailedException("The blog host took the article but named no address.");

@@ -1,9 +1,11 @@
 package osmerin.app.live;
 
+import java.time.Instant;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
@@ -57,6 +59,15 @@ public class PublishService {
    * @throws RefusedException when the article is not Ready, has no draft, or is being published
    */
   public Outcome publish(SiteContext context, int number) {
+    return publish(context, number, Optional.empty());
+  }
+
+  /**
+   * Publishes what was first published elsewhere or earlier.
+   *
+   * @param published when; the host dates the article by it
+   */
+  public Outcome publish(SiteContext context, int number, Optional<Instant> published) {
     Round round = articles.get(context, number);
     DraftVersion draft =
         drafts
@@ -66,12 +77,12 @@ public class PublishService {
                 () ->
                     new RefusedException(
                         round.reference() + " has no draft yet. Write one first."));
-    Entry entry = entry(context, round, draft.text());
+    Entry entry = entry(context, round, draft.text(), published.orElse(null));
     articles.beginPublishing(round);
     try {
-      Published published = send(round, entry);
-      articles.wentLive(context, round, published.address(), published.simulated());
-      return new Outcome.Live(published.address());
+      Published sent = send(round, entry);
+      articles.wentLive(context, round, sent.address(), sent.simulated());
+      return new Outcome.Live(sent.address());
     } catch (PublishingFailedException e) {
       LOG.warn("publishing {} failed: {}", round.reference(), e.getMessage());
       articles.publishingFailed(round, e.getMessage());
@@ -86,12 +97,13 @@ public class PublishService {
     boolean triedBefore = round.attemptedAt() != null;
     Optional<Published> there = triedBefore ? host.find(entry.uid()) : Optional.empty();
     return there
-        .map(published -> host.update(published.address(), entry))
+        .map(found -> host.update(found.address(), entry))
         .orElseGet(() -> host.create(entry));
   }
 
   /** The draft's own title wins over the brief's, and is not repeated in the text. */
-  private Entry entry(SiteContext context, Round round, String markdown) {
+  private Entry entry(
+      SiteContext context, Round round, String markdown, @Nullable Instant published) {
     Document html = Jsoup.parseBodyFragment(Markdown.html(markdown));
     Element heading = html.selectFirst("h1");
     String working = briefs.get(context, round).workingTitle();
@@ -101,6 +113,6 @@ public class PublishService {
       heading.remove();
     }
     String uid = "osmerin:" + context.site().slug() + ":" + round.reference();
-    return new Entry(uid, title, html.body().html());
+    return new Entry(uid, title, html.body().html(), published);
   }
 }

@@ -25,4 +25,9 @@ public record TermUse(Term term, int uses, int fewest, int most) {
     }
     return uses <= most ? Standing.IN_RANGE : Standing.MANY;
   }
+
+  /** Uses at the right end of a scale that shows the range and the draft beside it. */
+  public double scale() {
+    return Math.max(most * 1.6, Math.max(uses, 4));
+  }
 }

@@ -39,7 +39,7 @@ class SecurityConfig {
                         "/webjars/**",
                         "/favicon.svg")
                     .permitAll()
-                    .requestMatchers("/actuator/health")
+                    .requestMatchers("/actuator/health/**")
                     .permitAll()
                     .anyRequest()
                     .authenticated())
