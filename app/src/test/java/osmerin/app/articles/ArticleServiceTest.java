@@ -1,0 +1,173 @@
+package osmerin.app.articles;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.PlannedStep;
+import osmerin.core.runup.StepRole;
+
+class ArticleServiceTest extends ApplicationTest {
+  @Autowired private ArticleService articles;
+  private SiteContext site;
+
+  @BeforeEach
+  void startEmpty() {
+    site = emptySite();
+  }
+
+  @Test
+  void numbersRunFromOneAndCarryThePrefixOfTheSite() {
+    assertThat(commission("First", null).reference()).isEqualTo(site.site().prefix() + "-0001");
+    assertThat(commission("Second", null).number()).isEqualTo(2);
+    assertThat(emptyTitleRefused()).isTrue();
+    assertThat(commission("Third", null).number()).isEqualTo(3);
+  }
+
+  private boolean emptyTitleRefused() {
+    assertThatThrownBy(() -> commission("  ", null)).isInstanceOf(RefusedException.class);
+    return true;
+  }
+
+  @Test
+  void anImpossibleDateChangesNothingUntilItIsWantedAllTheSame() {
+    Round round = commission("Soon", null);
+    LocalDate tomorrow = site.today().plusDays(1);
+    DateChange change = articles.setPublishDate(site, round.number(), null, tomorrow, false);
+    assertThat(change).isInstanceOf(DateChange.Impossible.class);
+    DateChange.Impossible impossible = (DateChange.Impossible) change;
+    assertThat(impossible.deciding()).contains("Write the draft");
+    assertThat(articles.get(site, round.number()).publishDate()).isNull();
+    assertThat(articles.setPublishDate(site, round.number(), null, impossible.earliest(), false))
+        .isInstanceOf(DateChange.Done.class);
+    assertThat(articles.setPublishDate(site, round.number(), impossible.earliest(), tomorrow, true))
+        .isInstanceOf(DateChange.Done.class);
+    assertThat(articles.get(site, round.number()).publishDate()).isEqualTo(tomorrow);
+  }
+
+  @Test
+  void movingTheDateMovesWhatIsNotDone() {
+    LocalDate date = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
+    Round round = commission("Later", date);
+    articles.tick(site, round.number(), "brief", true);
+    LocalDate briefDue = step(round, "brief").due();
+    LocalDate draftDue = step(round, "draft").due();
+    articles.setPublishDate(site, round.number(), date, date.plusWeeks(2), false);
+    assertThat(step(round, "brief").due()).isEqualTo(briefDue);
+    assertThat(step(round, "draft").due()).isEqualTo(draftDue.plusWeeks(2));
+    articles.tick(site, round.number(), "brief", false);
+    assertThat(step(round, "brief").due()).isEqualTo(briefDue.plusWeeks(2));
+  }
+
+  @Test
+  void holidaysAreNoWorkingDays() {
+    LocalDate date = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.FRIDAY));
+    Round round = commission("Holiday", date);
+    LocalDate before = step(round, "proof").latestEnd();
+    sites.addHoliday(site.site(), before, "Day off");
+    assertThat(step(round, "proof").latestEnd()).isEqualTo(before.minusDays(1));
+  }
+
+  @Test
+  void whoeverComesSecondIsTold() {
+    LocalDate date = site.today().plusWeeks(6);
+    Round round = commission("Contended", date);
+    articles.setPublishDate(site, round.number(), date, date.plusDays(7), true);
+    assertThatThrownBy(
+            () -> articles.setPublishDate(site, round.number(), date, date.plusDays(3), true))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("Meanwhile");
+    articles.move(site, round.number(), true, Stage.COMMISSIONED);
+    assertThatThrownBy(() -> articles.move(site, round.number(), true, Stage.COMMISSIONED))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("Briefed");
+  }
+
+  @Test
+  void stagesKeepWhoAndWhen() {
+    Round round = commission("Moved", null);
+    articles.move(site, round.number(), true, Stage.COMMISSIONED);
+    articles.move(site, round.number(), false, Stage.BRIEFED);
+    ArticlePage page = articles.page(site, round.number(), null);
+    assertThat(page.moves())
+        .extracting(StageMove::toStage)
+        .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
+    assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
+    assertThatThrownBy(() -> articles.move(site, round.number(), true, Stage.READY))
+        .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
+  void nothingOfAnotherSiteCanBeUsed() {
+    SiteContext other = emptySite();
+    Round theirs =
+        articles.commission(other, new Commission("Theirs", postType(other), null, Map.of(), null));
+    assertThatThrownBy(() -> articles.get(site, theirs.number()))
+        .isInstanceOf(NotFoundException.class);
+    assertThatThrownBy(
+            () ->
+                articles.commission(
+                    site, new Commission("Mine", postType(other), null, Map.of(), null)))
+        .isInstanceOf(NotFoundException.class);
+    Round mine = commission("Mine", null);
+    articles.setPerson(site, mine.number(), StepRole.WRITER, other.personId());
+    assertThat(articles.get(site, mine.number()).writerId()).isEqualTo(site.personId());
+  }
+
+  @Test
+  void theLedgerFiltersSortsAndPages() {
+    for (int i = 0; i < 55; i++) {
+      commission("Article " + i, i == 7 ? site.today().plusWeeks(8) : null);
+    }
+    commission("A 100 % wool felt", null);
+    LedgerPage first = articles.ledger(site, filter(null, null, null, "title", 1));
+    assertThat(first.total()).isEqualTo(56);
+    assertThat(first.rows()).hasSize(50);
+    assertThat(first.rows().get(0).round().title()).isEqualTo("A 100 % wool felt");
+    assertThat(articles.ledger(site, filter(null, null, null, "title", 2)).rows()).hasSize(6);
+    assertThat(articles.ledger(site, filter("100 %", null, null, null, 1)).total()).isEqualTo(1);
+    assertThat(articles.ledger(site, filter("%", null, null, null, 1)).total()).isEqualTo(1);
+    String number = site.site().prefix().toLowerCase() + "-9";
+    assertThat(articles.ledger(site, filter(number, null, null, null, 1)).rows())
+        .singleElement()
+        .satisfies(p -> assertThat(p.round().number()).isEqualTo(9));
+    assertThat(articles.ledger(site, filter(null, null, "none", null, 1)).total()).isEqualTo(55);
+    assertThat(articles.ledger(site, filter(null, "READY", null, null, 1)).total()).isZero();
+    assertThat(articles.ledger(site, filter(null, "nonsense", "2026-99", "wild", -4)).total())
+        .isEqualTo(56);
+  }
+
+  private static ArticleFilter filter(String q, String stage, String month, String sort, int page) {
+    return new ArticleFilter(q, stage, null, month, sort, page, null);
+  }
+
+  private Round commission(String title, LocalDate date) {
+    return articles.commission(
+        site,
+        new Commission(
+            title, postType(site), null, Map.of(StepRole.WRITER, site.personId()), date));
+  }
+
+  private long postType(SiteContext of) {
+    return types.list(of.siteId(), Kind.NEW).get(0).id();
+  }
+
+  private PlannedStep step(Round round, String key) {
+    return articles.page(site, round.number(), null).planned().plan().steps().stream()
+        .filter(s -> s.step().key().equals(key))
+        .findFirst()
+        .orElseThrow();
+  }
+}

@@ -1,0 +1,206 @@
+package osmerin.app.browser;
+
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.logging.Level;
+import org.openqa.selenium.By;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebDriverException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.logging.LogType;
+import org.openqa.selenium.logging.LoggingPreferences;
+import org.openqa.selenium.support.ui.Select;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Headless Chromium, driven as a person would; waits for what is expected, never for time. */
+final class Browser implements AutoCloseable {
+  private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+  private final ChromeDriver driver;
+  private final String base;
+
+  Browser(String base) {
+    this.base = base;
+    try {
+      ChromeOptions options = new ChromeOptions();
+      options.setBinary("/usr/bin/chromium");
+      options.addArguments(
+          "--headless=new",
+          "--no-sandbox",
+          "--disable-gpu",
+          "--disable-quic",
+          "--no-first-run",
+          "--disable-background-networking",
+          "--disable-component-update",
+          "--disable-sync",
+          "--window-size=1280,940",
+          "--user-data-dir=" + Files.createTempDirectory("chromium"));
+      LoggingPreferences logs = new LoggingPreferences();
+      logs.enable(LogType.BROWSER, Level.SEVERE);
+      options.setCapability("goog:loggingPrefs", logs);
+      driver =
+          new ChromeDriver(
+              new ChromeDriverService.Builder()
+                  .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                  .build(),
+              options);
+    } catch (java.io.IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  void signIn(String login, String password) {
+    driver.get(base + "/sign-in");
+    type("#login", login);
+    type("#password", password);
+    click(".gate-form button");
+    waitFor(() -> driver.getCurrentUrl().contains("/plan"));
+  }
+
+  void open(String path) {
+    driver.get(base + path);
+  }
+
+  void back() {
+    driver.navigate().back();
+  }
+
+  String path() {
+    return driver.getCurrentUrl().replaceFirst("^" + base, "");
+  }
+
+  WebElement find(String css) {
+    return wait(() -> driver.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
+  }
+
+  boolean has(String css) {
+    return !driver.findElements(By.cssSelector(css)).isEmpty();
+  }
+
+  void click(String css) {
+    waitFor(
+        () -> {
+          find(css).click();
+          return true;
+        });
+  }
+
+  /** Clicks the link or button with this text. */
+  void press(String text) {
+    String xpath =
+        "//main//*[self::a or self::button][contains(normalize-space(.), '" + text + "')]";
+    waitFor(
+        () -> {
+          driver.findElement(By.xpath(xpath)).click();
+          return true;
+        });
+  }
+
+  void type(String css, String text) {
+    WebElement field = find(css);
+    field.clear();
+    field.sendKeys(text);
+  }
+
+  /**
+   * Types a date as a script would set it; the field of the browser differs from country to
+   * country.
+   */
+  void date(String css, String isoDay) {
+    run("arguments[0].value = arguments[1]", find(css), isoDay);
+  }
+
+  void choose(String css, String text) {
+    new Select(find(css)).selectByVisibleText(text);
+  }
+
+  void upload(String css, Path file) {
+    find(css).sendKeys(file.toAbsolutePath().toString());
+  }
+
+  void keys(CharSequence... keys) {
+    driver.switchTo().activeElement().sendKeys(Keys.chord(keys));
+  }
+
+  /** A single key on the page, with nothing being typed into. */
+  void key(String key) {
+    run("document.activeElement.blur()");
+    driver.findElement(By.tagName("body")).sendKeys(key);
+  }
+
+  void drag(WebElement what, WebElement to) {
+    new Actions(driver)
+        .moveToElement(what)
+        .clickAndHold()
+        .moveByOffset(6, 6)
+        .moveToElement(to)
+        .moveByOffset(2, 2)
+        .release()
+        .perform();
+  }
+
+  Object run(String script, Object... arguments) {
+    return ((JavascriptExecutor) driver).executeScript(script, arguments);
+  }
+
+  String text(String css) {
+    return wait(() -> find(css).getText());
+  }
+
+  void waitForText(String css, String text) {
+    try {
+      waitFor(() -> find(css).getText().contains(text));
+    } catch (WebDriverException e) {
+      throw new AssertionError(
+          "“" + text + "” does not come up in " + css + ", which reads: " + text(css), e);
+    }
+  }
+
+  void waitFor(Supplier<Boolean> condition) {
+    new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .ignoring(WebDriverException.class)
+        .until(d -> condition.get());
+  }
+
+  private <T> T wait(Supplier<T> supplier) {
+    return new WebDriverWait(driver, PATIENCE)
+        .ignoring(StaleElementReferenceException.class)
+        .until(d -> supplier.get());
+  }
+
+  void acceptAlert() {
+    wait(
+        () -> {
+          try {
+            driver.switchTo().alert().accept();
+            return true;
+          } catch (WebDriverException e) {
+            return null;
+          }
+        });
+  }
+
+  /** Errors on the console; a refused form is one for the browser but none for us. */
+  List<String> errors() {
+    return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
+        .map(entry -> entry.getMessage())
+        .filter(message -> !message.contains("status of 422") && !message.contains("status of 409"))
+        .toList();
+  }
+
+  @Override
+  public void close() {
+    driver.quit();
+  }
+}

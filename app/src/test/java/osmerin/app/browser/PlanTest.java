@@ -1,0 +1,80 @@
+package osmerin.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.temporal.TemporalAdjusters;
+import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
+
+/** The calendar by drag and by keys, the ledger's address, and the frame. */
+class PlanTest extends BrowserTest {
+  @Test
+  void slipsMoveByKeysAndByDrag() {
+    String number = commission("A slip to move");
+    YearMonth month = YearMonth.from(site.today()).plusMonths(2);
+    LocalDate tuesday = month.atDay(8).with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
+    browser.date("#publish-date", tuesday.toString());
+    browser.press("Set");
+    browser.waitForText("#foot", "is to be published on");
+    browser.open(base + "/plan/" + month + "/calendar");
+    String slip = ".slip[data-number='" + number + "']";
+    browser.run("document.querySelector(arguments[0]).focus()", slip + " a");
+    browser.keys(Keys.SHIFT, Keys.ARROW_RIGHT);
+    browser.waitForText("[data-day='" + tuesday.plusDays(1) + "']", "A slip to move");
+    browser.waitFor(
+        () -> (Boolean) browser.run("return document.activeElement.closest('.slip') !== null"));
+    browser.keys(Keys.SHIFT, Keys.ARROW_DOWN);
+    LocalDate later = tuesday.plusDays(8);
+    browser.waitForText("[data-day='" + later + "']", "A slip to move");
+    browser.drag(browser.find(slip), browser.find("[data-day='" + tuesday + "']"));
+    browser.waitForText("[data-day='" + tuesday + "']", "A slip to move");
+    browser.waitForText("#foot", "moved to");
+    browser.run("document.querySelector(arguments[0]).focus()", slip + " a");
+    browser.keys(Keys.DELETE);
+    browser.waitForText("[data-undated]", "A slip to move");
+  }
+
+  @Test
+  void theLedgersFiltersStandInTheAddressAndTheBackButtonIsTrue() {
+    commission("A blue bowl");
+    commission("A red bowl");
+    browser.open(base + "/articles");
+    browser.type("#q", "blue");
+    browser.keys(Keys.ENTER);
+    browser.waitFor(() -> browser.path().contains("q=blue"));
+    browser.waitFor(() -> !browser.text("main .ledger").contains("A red bowl"));
+    browser.click(".ledger thead th:nth-child(3) a");
+    browser.waitFor(() -> browser.path().contains("sort=title"));
+    assertThat(browser.path()).contains("q=blue");
+    browser.back();
+    browser.waitFor(() -> !browser.path().contains("sort=title"));
+    browser.open(base + "/plan");
+    browser.key("4");
+    browser.waitFor(() -> browser.path().contains("q=blue"));
+    browser.press("Clear");
+    browser.waitForText("main .ledger", "A red bowl");
+  }
+
+  @Test
+  void theTidelineTurnsTheMonthOnAnyPage() {
+    browser.open(base + "/research");
+    String now = browser.text(".tide-name");
+    browser.key("]");
+    browser.waitFor(() -> !browser.text(".tide-name").equals(now));
+    browser.key("[");
+    browser.waitForText(".tide-name", now);
+    assertThat(browser.path()).isEqualTo(base + "/research");
+  }
+
+  @Test
+  void keysDoNothingWhileSomebodyTypes() {
+    browser.open(base + "/articles");
+    browser.type("#q", "1+[5");
+    assertThat(browser.find("#q").getAttribute("value")).isEqualTo("1+[5");
+    assertThat(browser.path()).startsWith(base + "/articles");
+    assertThat(browser.has("dialog[open]")).isFalse();
+  }
+}

@@ -1,0 +1,145 @@
+package osmerin.app.research;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.research.ImportService.Finished;
+import osmerin.app.research.ResearchMapper.MemberRow;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.formats.text.UnreadableFileException;
+
+class ImportServiceTest extends ApplicationTest {
+  private static final String FILE =
+      """
+      keyword,volume,difficulty,urls
+      sourdough starter,900,20,a.example/1 a.example/2 a.example/3 a.example/4
+      starter for sourdough,900,21,
+      feeding a starter,300,-,a.example/1 a.example/2 a.example/3 a.example/5
+      rye bread,400,30,b.example/1 b.example/2 b.example/3
+      crumb,lots,10,
+      """;
+
+  @Autowired private ImportService imports;
+  @Autowired private ResearchService research;
+  @Autowired private ResearchMapper mapper;
+  private SiteContext site;
+
+  @BeforeEach
+  void startEmpty() {
+    site = emptySite();
+  }
+
+  @Test
+  void reportsNewAndRejectedRowsAndGroupsTheRest() {
+    Finished first = bring(FILE);
+    assertThat(first.row().read()).isEqualTo(5);
+    assertThat(first.row().added()).isEqualTo(4);
+    assertThat(first.row().rejected()).isEqualTo(1);
+    assertThat(first.problems()).extracting(p -> p.line()).containsExactly(6L);
+    ResearchService.Overview overview = research.overview(site);
+    assertThat(overview.keywords()).isEqualTo(4);
+    assertThat(overview.groups()).isEqualTo(2);
+    Group bread = overview.next().get(0);
+    assertThat(bread.row().name()).isEqualTo("sourdough starter");
+    // The two variants have one figure, so it counts once.
+    assertThat(bread.row().searches()).isEqualTo(1200);
+    List<MemberRow> members = research.group(site, bread.row().id()).members();
+    assertThat(members).extracting(MemberRow::basis).containsExactly("PRIMARY", "VARIANT", "PAGES");
+    assertThat(members.get(2).sharedWithPrimary()).isEqualTo(3);
+  }
+
+  @Test
+  void theSameFileAgainChangesNothing() {
+    bring(FILE);
+    Map<Long, Set<String>> before = groups();
+    Finished again = bring(FILE);
+    assertThat(again.row().added()).isZero();
+    assertThat(again.row().changed()).isZero();
+    assertThat(again.row().unchanged()).isEqualTo(4);
+    assertThat(groups()).isEqualTo(before);
+  }
+
+  @Test
+  void newerFiguresWinAndNoFigureOverwritesNone() {
+    bring(FILE);
+    Finished newer = bring("keyword,volume,difficulty\nRye  Bread,450,-\nspelt bread,40,9\n");
+    assertThat(newer.row().changed()).isEqualTo(1);
+    assertThat(newer.row().added()).isEqualTo(1);
+    assertThat(mapper.keywords(site.siteId()))
+        .filteredOn(k -> k.text().equals("rye bread"))
+        .singleElement()
+        .satisfies(
+            k -> {
+              assertThat(k.volume()).isEqualTo(450);
+              assertThat(k.difficulty()).isEqualTo(30);
+              assertThat(k.pages()).hasSize(3);
+            });
+  }
+
+  @Test
+  void laterImportsMoveNothingThatIsGrouped() {
+    bring(FILE);
+    Map<Long, Set<String>> before = groups();
+    bring(
+        "keyword,volume,urls\nwhole grain rye bread,90,b.example/1 b.example/2 b.example/3\n"
+            + "starter smells,5000,a.example/1 a.example/2 a.example/3 a.example/4\n");
+    Map<Long, Set<String>> after = groups();
+    before.forEach((id, members) -> assertThat(after.get(id)).containsAll(members));
+    assertThat(after).hasSameSizeAs(before);
+  }
+
+  @Test
+  void aFileWithoutKeywordsStoresNothing() {
+    assertThatThrownBy(() -> bring("date,clicks\n2026-01-01,4\n"))
+        .isInstanceOf(UnreadableFileException.class);
+    assertThatThrownBy(() -> imports.keep(site, "x.csv", new byte[] {(byte) 0x89, 'P', 'N', 'G'}))
+        .isInstanceOf(UnreadableFileException.class);
+    assertThat(research.isEmpty(site)).isTrue();
+    assertThat(imports.imports(site)).isEmpty();
+  }
+
+  @Test
+  void fiftyThousandRowsInOneFile() {
+    StringBuilder file = new StringBuilder("keyword;volume;urls\n");
+    for (int i = 0; i < 50_000; i++) {
+      int group = i / 10;
+      file.append("phrase ")
+          .append(Integer.toString(i, 36))
+          .append("x of ")
+          .append(Integer.toString(group, 36))
+          .append("q;")
+          .append(i % 977)
+          .append(';');
+      for (int page = 0; page < 8; page++) {
+        file.append("s").append(group).append(".example/").append((page + i % 3) % 10).append(' ');
+      }
+      file.append('\n');
+    }
+    Finished done = bring(file.toString());
+    assertThat(done.row().added()).isEqualTo(50_000);
+    assertThat(research.overview(site).groups()).isEqualTo(5_000);
+  }
+
+  private Finished bring(String file) {
+    return imports.finished(
+        site, imports.importFile(site, "file.csv", file.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  private Map<Long, Set<String>> groups() {
+    return mapper.keywords(site.siteId()).stream()
+        .collect(
+            Collectors.groupingBy(
+                StoredKeyword::groupId,
+                Collectors.mapping(StoredKeyword::text, Collectors.toSet())));
+  }
+}

@@ -1,0 +1,72 @@
+package osmerin.app.support;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import osmerin.app.articles.ArticleTypeService;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.site.Site;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.app.team.Role;
+import osmerin.app.team.TeamService;
+import osmerin.standins.SearchStandIn;
+
+/**
+ * A test against the whole application on a real PostgreSQL, with the stand-ins over HTTP. All such
+ * tests share one application; each makes a site of its own.
+ */
+@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT)
+public abstract class ApplicationTest {
+  protected static final String PASSWORD = "a-long-password";
+  protected static final TestBlogHost BLOG = new TestBlogHost();
+  private static final String DATABASE = TestDatabase.empty("osmerin_tests");
+  private static final SearchStandIn SEARCH = search();
+  private static final AtomicInteger COUNT = new AtomicInteger();
+
+  @Autowired protected TeamService team;
+  @Autowired protected SiteService sites;
+  @Autowired protected ArticleTypeService types;
+  @LocalServerPort protected int port;
+
+  private static SearchStandIn search() {
+    try {
+      return new SearchStandIn(0);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @DynamicPropertySource
+  static void connect(DynamicPropertyRegistry registry) {
+    registry.add("spring.datasource.url", () -> DATABASE);
+    registry.add("spring.datasource.username", TestDatabase::user);
+    registry.add("spring.datasource.password", TestDatabase::password);
+    registry.add("osmerin.search.address", () -> SEARCH.address().toString());
+    registry.add("osmerin.blog-host.micropub", BLOG::micropub);
+    registry.add("osmerin.blog-host.token", () -> TestBlogHost.TOKEN);
+  }
+
+  /** An empty site with one person, its owner. */
+  protected SiteContext emptySite() {
+    int number = COUNT.incrementAndGet();
+    Site site =
+        sites.add("Site " + number, "site.example", "T" + number, "UTC", List.of(1, 2, 3, 4, 5));
+    types.shipTo(site.id());
+    return join(site, "Una Berg", Role.OWNER);
+  }
+
+  /** Another person on the site. */
+  protected SiteContext join(Site site, String name, Role role) {
+    String login = name.toLowerCase().replace(' ', '.') + COUNT.incrementAndGet();
+    long id = team.add(login, name, PASSWORD);
+    team.join(site.id(), id, role);
+    return new SiteContext(site, new SignedIn(id, login, name, "UB", ""), sites.today(site));
+  }
+}

@@ -1,0 +1,105 @@
+package osmerin.app.support;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Executors;
+import osmerin.standins.BlogHostStandIn;
+
+/**
+ * The blog host stand-in behind a line that can break: refusing everything, or cut after the host
+ * has done what it was asked and before it could say so.
+ */
+public final class TestBlogHost {
+  /** What the line does. */
+  public enum Line {
+    WORKS,
+    DOWN,
+    BREAKS_BEFORE_THE_ANSWER
+  }
+
+  public static final String TOKEN = "test-token";
+
+  private final BlogHostStandIn host;
+  private final HttpServer front;
+  private final HttpClient http = HttpClient.newHttpClient();
+  private volatile Line line = Line.WORKS;
+
+  public TestBlogHost() {
+    try {
+      Path folder = Files.createDirectories(Path.of("target", "test-blog-" + System.nanoTime()));
+      host = new BlogHostStandIn(0, folder, TOKEN, Clock.systemUTC());
+      front = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+    front.setExecutor(Executors.newCachedThreadPool(TestBlogHost::daemon));
+    front.createContext("/", this::pass);
+    front.start();
+  }
+
+  private static Thread daemon(Runnable work) {
+    Thread thread = new Thread(work);
+    thread.setDaemon(true);
+    return thread;
+  }
+
+  public void set(Line now) {
+    line = now;
+  }
+
+  public String micropub() {
+    return "http://127.0.0.1:" + front.getAddress().getPort() + "/micropub";
+  }
+
+  /** Entries that the host has. */
+  public int count() {
+    return host.count();
+  }
+
+  private void pass(HttpExchange exchange) throws IOException {
+    if (line == Line.DOWN) {
+      exchange.close();
+      return;
+    }
+    try {
+      URI target = host.address().resolve(exchange.getRequestURI());
+      HttpRequest.Builder request = HttpRequest.newBuilder(target);
+      for (String name : new String[] {"Authorization", "Content-Type"}) {
+        String value = exchange.getRequestHeaders().getFirst(name);
+        if (value != null) {
+          request.header(name, value);
+        }
+      }
+      byte[] body = exchange.getRequestBody().readAllBytes();
+      request.method(exchange.getRequestMethod(), HttpRequest.BodyPublishers.ofByteArray(body));
+      HttpResponse<byte[]> answer =
+          http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+      if (line == Line.BREAKS_BEFORE_THE_ANSWER) {
+        exchange.close();
+        return;
+      }
+      for (String name : new String[] {"Location", "Content-Type", "X-Simulated"}) {
+        answer
+            .headers()
+            .firstValue(name)
+            .ifPresent(v -> exchange.getResponseHeaders().set(name, v));
+      }
+      boolean empty = answer.body().length == 0;
+      exchange.sendResponseHeaders(answer.statusCode(), empty ? -1 : answer.body().length);
+      exchange.getResponseBody().write(answer.body());
+      exchange.close();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+}
