@@ -95,13 +95,15 @@ final class Browser implements AutoCloseable {
         });
   }
 
-  /** Clicks the link or button with this text. */
+  /** Clicks the link or button of the page with this text, or else the first that contains it. */
   void press(String text) {
-    String xpath =
-        "//main//*[self::a or self::button][contains(normalize-space(.), '" + text + "')]";
+    String xpath = "//main//*[self::a or self::button][%s]";
+    String exact = xpath.formatted("normalize-space(.) = '" + text + "'");
+    String within = xpath.formatted("contains(normalize-space(.), '" + text + "')");
     waitFor(
         () -> {
-          driver.findElement(By.xpath(xpath)).click();
+          List<WebElement> found = driver.findElements(By.xpath(exact));
+          (found.isEmpty() ? driver.findElement(By.xpath(within)) : found.get(0)).click();
           return true;
         });
   }
@@ -125,7 +127,7 @@ final class Browser implements AutoCloseable {
   }
 
   void upload(String css, Path file) {
-    find(css).sendKeys(file.toAbsolutePath().toString());
+    find(css).sendKeys(file.toAbsolutePath().normalize().toString());
   }
 
   void keys(CharSequence... keys) {
@@ -159,10 +161,11 @@ final class Browser implements AutoCloseable {
 
   void waitForText(String css, String text) {
     try {
-      waitFor(() -> find(css).getText().contains(text));
+      waitFor(() -> has(css) && driver.findElement(By.cssSelector(css)).getText().contains(text));
     } catch (WebDriverException e) {
+      String page = String.valueOf(run("return document.documentElement.outerText"));
       throw new AssertionError(
-          "“" + text + "” does not come up in " + css + ", which reads: " + text(css), e);
+          "“%s” does not come up in %s; %s reads:%n%s".formatted(text, css, path(), page), e);
     }
   }
 

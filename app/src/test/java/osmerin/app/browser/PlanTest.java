@@ -32,8 +32,12 @@ class PlanTest extends BrowserTest {
     browser.drag(browser.find(slip), browser.find("[data-day='" + tuesday + "']"));
     browser.waitForText("[data-day='" + tuesday + "']", "A slip to move");
     browser.waitForText("#foot", "moved to");
-    browser.run("document.querySelector(arguments[0]).focus()", slip + " a");
-    browser.keys(Keys.DELETE);
+    browser.waitFor(
+        () -> {
+          browser.run("document.querySelector(arguments[0]).focus()", slip + " a");
+          browser.keys(Keys.DELETE);
+          return true;
+        });
     browser.waitForText("[data-undated]", "A slip to move");
   }
 
