@@ -51,7 +51,7 @@ class Regrouping {
     storeTopics(siteId, topicIds);
     storeGroups(siteId, groupIds, topicOf(topicIds));
     storeMemberships(groupIds, keywordIds);
-    topicIds.forEach((topic, id) -> research.setPillar(id, groupIds.get(topic.pillar())));
+    storePillars(topicIds, groupIds);
   }
 
   private static Map<String, Set<String>> keptGroups(List<StoredKeyword> stored) {
@@ -101,12 +101,20 @@ class Regrouping {
   }
 
   private void storeTopics(long siteId, Map<Topic, Long> ids) {
-    ids.forEach(
-        (topic, id) -> {
-          if (topic.keptAs() == null) {
-            research.insertTopic(id, siteId, topic.name());
-          }
-        });
+    copy.rows(
+        "topic (id, site_id, name)",
+        ids.keySet().stream().filter(topic -> topic.keptAs() == null).toList(),
+        topic -> fields(ids.get(topic), siteId, topic.name()));
+  }
+
+  /** After the groups, since a pillar is one. */
+  private void storePillars(Map<Topic, Long> topicIds, Map<KeywordGroup, Long> groupIds) {
+    research.createPillars();
+    copy.rows(
+        "pillar (topic_id, group_id)",
+        topicIds.keySet(),
+        topic -> fields(topicIds.get(topic), groupIds.get(topic.pillar())));
+    research.applyPillars();
   }
 
   private void storeGroups(

@@ -106,9 +106,9 @@ interface ResearchMapper {
 
   void applyGroups();
 
-  void insertTopic(@Param("id") long id, @Param("siteId") long siteId, @Param("name") String name);
+  void createPillars();
 
-  void setPillar(@Param("id") long id, @Param("groupId") long groupId);
+  void applyPillars();
 
   List<TopicRow> topics(@Param("siteId") long siteId);
 

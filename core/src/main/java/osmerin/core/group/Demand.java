@@ -7,7 +7,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Variants;
-import osmerin.core.text.Stems;
 
 /**
  * What people search for, a month: the sum of the known volumes, close variants with one figure for
@@ -21,12 +20,12 @@ import osmerin.core.text.Stems;
 public record Demand(@Nullable Long searches, boolean atLeast, @Nullable Double difficulty) {
 
   /** Works the demand out; the first keyword is the primary one. */
-  static Demand of(List<Keyword> keywords, Stems stems) {
+  static Demand of(List<Keyword> keywords, Variants variants) {
     if (keywords.get(0).volume() == null) {
       return new Demand(null, false, difficulty(keywords));
     }
     boolean atLeast = keywords.stream().anyMatch(k -> k.volume() == null);
-    return new Demand(sum(keywords, new Variants(stems)), atLeast, difficulty(keywords));
+    return new Demand(sum(keywords, variants), atLeast, difficulty(keywords));
   }
 
   private static long sum(List<Keyword> keywords, Variants variants) {

@@ -33,9 +33,9 @@ final class GroupDescription {
   private final int depth;
   private final IntentReader intents = new IntentReader();
 
-  GroupDescription(Stems stems, int depth) {
+  GroupDescription(Stems stems, Variants variants, int depth) {
     this.stems = stems;
-    this.variants = new Variants(stems);
+    this.variants = variants;
     this.depth = depth;
   }
 
@@ -48,7 +48,7 @@ final class GroupDescription {
     return new KeywordGroup(
         keptAs,
         memberships(keywords),
-        Demand.of(keywords, stems),
+        Demand.of(keywords, variants),
         reading.intent(),
         reading.stage(),
         reading.reason());

@@ -65,7 +65,8 @@ public final class Grouping {
   private final class Run {
     private final Stems stems = new Stems();
     private final Variants variants = new Variants(stems);
-    private final GroupDescription description = new GroupDescription(stems, settings.depth());
+    private final GroupDescription description =
+        new GroupDescription(stems, variants, settings.depth());
     private final Map<String, String> keyOf = new HashMap<>();
     private final List<Unit> units;
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Words;
 
@@ -90,6 +91,9 @@ public final class IntentReader {
   private static final Set<String> SOLVING =
       Set.of("fix", "solve", "choose", "choosing", "repair", "cost", "pros", "cons", "difference");
 
+  private static final Pattern ADDRESS =
+      Pattern.compile("(www\\.)?[a-z0-9-]+\\.(com|org|net|example|io|co\\.uk)");
+
   /** The reading of one phrase. */
   public IntentReading read(String phrase, @Nullable SearchIntent given) {
     List<String> words = Words.lower(phrase);
@@ -148,7 +152,7 @@ public final class IntentReader {
   }
 
   private static boolean isAddress(String word) {
-    return word.matches("(www\\.)?[a-z0-9-]+\\.(com|org|net|example|io|co\\.uk)");
+    return word.indexOf('.') > 0 && ADDRESS.matcher(word).matches();
   }
 
   private static Optional<String> first(List<String> words, Set<String> of) {

@@ -3,37 +3,52 @@ package osmerin.core.keyword;
 import java.math.BigDecimal;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
 
 /**
- * A phrase people search for.
- *
- * @param text the spelling as imported, without space around it
- * @param volume searches a month, null when unknown
- * @param difficulty 0–100, null when unknown
- * @param costPerClick in the currency of the import, 0 or more, null when unknown
- * @param intent what the import says, null when it says nothing
- * @param pages the pages that rank for it, best first, at most {@value #MAX_PAGES}; may be empty
+ * A phrase people search for. Knows its normal form from the start, since everything compares by
+ * it.
  */
-public record Keyword(
-    String text,
-    @Nullable Volume volume,
-    @Nullable Integer difficulty,
-    @Nullable BigDecimal costPerClick,
-    @Nullable SearchIntent intent,
-    List<PageAddress> pages) {
-
+public final class Keyword {
   /** No more ranking pages than these are kept for a keyword. */
   public static final int MAX_PAGES = 20;
 
   /** Longer phrases are no searches. */
   public static final int MAX_LENGTH = 200;
 
-  public Keyword {
-    text = text.strip();
-    if (NormalForm.of(text).isEmpty() || text.length() > MAX_LENGTH) {
+  private final String text;
+  private final String normal;
+  private final @Nullable Volume volume;
+  private final @Nullable Integer difficulty;
+  private final @Nullable BigDecimal costPerClick;
+  private final @Nullable SearchIntent intent;
+  private final List<PageAddress> pages;
+
+  /**
+   * A keyword with everything an import can know of it.
+   *
+   * @param text the spelling as imported
+   * @param volume searches a month, null when unknown
+   * @param difficulty 0–100, null when unknown
+   * @param costPerClick in the currency of the import, 0 or more, null when unknown
+   * @param intent what the import says, null when it says nothing
+   * @param pages the pages that rank for it, best first; more than {@value #MAX_PAGES} are cut off
+   * @throws IllegalArgumentException when the text has no word or is too long, or a figure is out
+   *     of its range
+   */
+  public Keyword(
+      String text,
+      @Nullable Volume volume,
+      @Nullable Integer difficulty,
+      @Nullable BigDecimal costPerClick,
+      @Nullable SearchIntent intent,
+      List<PageAddress> pages) {
+    this.text = text.strip();
+    this.normal = NormalForm.of(text);
+    if (normal.isEmpty() || this.text.length() > MAX_LENGTH) {
       throw new IllegalArgumentException(
           "keyword “" + text + "” is empty or longer than " + MAX_LENGTH + " characters");
     }
@@ -43,7 +58,11 @@ public record Keyword(
     if (costPerClick != null && costPerClick.signum() < 0) {
       throw new IllegalArgumentException("cost per click " + costPerClick + " is below zero");
     }
-    pages = new LinkedHashSet<>(pages).stream().limit(MAX_PAGES).toList();
+    this.volume = volume;
+    this.difficulty = difficulty;
+    this.costPerClick = costPerClick;
+    this.intent = intent;
+    this.pages = new LinkedHashSet<>(pages).stream().limit(MAX_PAGES).toList();
   }
 
   /** A keyword of which only volume and pages are known. */
@@ -57,9 +76,35 @@ public record Keyword(
         pages.stream().map(PageAddress::of).flatMap(Optional::stream).toList());
   }
 
+  /** The spelling as imported, without space around it. */
+  public String text() {
+    return text;
+  }
+
   /** The form by which keywords are the same. */
   public String normal() {
-    return NormalForm.of(text);
+    return normal;
+  }
+
+  public @Nullable Volume volume() {
+    return volume;
+  }
+
+  public @Nullable Integer difficulty() {
+    return difficulty;
+  }
+
+  public @Nullable BigDecimal costPerClick() {
+    return costPerClick;
+  }
+
+  public @Nullable SearchIntent intent() {
+    return intent;
+  }
+
+  /** Best first, each once. */
+  public List<PageAddress> pages() {
+    return pages;
   }
 
   /**
@@ -74,5 +119,26 @@ public record Keyword(
         newer.costPerClick != null ? newer.costPerClick : costPerClick,
         newer.intent != null ? newer.intent : intent,
         newer.pages.isEmpty() ? pages : newer.pages);
+  }
+
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof Keyword that
+        && text.equals(that.text)
+        && Objects.equals(volume, that.volume)
+        && Objects.equals(difficulty, that.difficulty)
+        && Objects.equals(costPerClick, that.costPerClick)
+        && intent == that.intent
+        && pages.equals(that.pages);
+  }
+
+  @Override
+  public int hashCode() {
+    return text.hashCode();
+  }
+
+  @Override
+  public String toString() {
+    return "“" + text + "”, " + volume + ", " + difficulty + ", " + pages.size() + " pages";
   }
 }

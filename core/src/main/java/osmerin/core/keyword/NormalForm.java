@@ -22,6 +22,9 @@ public final class NormalForm {
 
   /** The normal form; empty when nothing but punctuation and space was given. */
   public static String of(String spelling) {
+    if (isNormal(spelling)) {
+      return spelling;
+    }
     String text = Normalizer.normalize(spelling, Normalizer.Form.NFKC);
     text = SINGLE_QUOTES.matcher(text).replaceAll("'");
     text = DOUBLE_QUOTES.matcher(text).replaceAll("\"");
@@ -30,5 +33,18 @@ public final class NormalForm {
     text = OUTER.matcher(text).replaceAll("").strip();
     // Lower-casing can undo composition (a capital I with a dot above), so compose once more.
     return Normalizer.normalize(text, Normalizer.Form.NFKC);
+  }
+
+  /** Most keywords are plain: small letters and digits of ASCII with single spaces inside. */
+  private static boolean isNormal(String text) {
+    boolean space = true;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (c == ' ' ? space : (c < 'a' || c > 'z') && (c < '0' || c > '9')) {
+        return false;
+      }
+      space = c == ' ';
+    }
+    return !space;
   }
 }

@@ -16,23 +16,21 @@ import java.util.stream.Collectors;
  * section 2.3) undone.
  */
 public record PageAddress(String value) {
-  private static final Pattern SCHEME = Pattern.compile("^([a-zA-Z][a-zA-Z0-9+.-]*)://(.*)$");
-  private static final Pattern HOST = Pattern.compile("[a-z0-9]([a-z0-9.-]*[a-z0-9])?");
   private static final Pattern PORT = Pattern.compile("\\d{1,5}");
+  private static final Set<String> SCHEMES = Set.of("", "http", "https");
   private static final Set<String> TRACKING = Set.of("gclid", "fbclid", "msclkid", "ref");
 
   /** The normal form, or empty when the text is no web address. */
   public static Optional<PageAddress> of(String text) {
     String rest = text.strip();
-    String scheme = "";
-    var schemed = SCHEME.matcher(rest);
-    if (schemed.matches()) {
-      scheme = schemed.group(1).toLowerCase(Locale.ROOT);
-      rest = schemed.group(2);
+    int schemeEnd = rest.indexOf("://");
+    String scheme = schemeEnd < 0 ? "" : rest.substring(0, schemeEnd).toLowerCase(Locale.ROOT);
+    if (schemeEnd >= 0) {
+      rest = rest.substring(schemeEnd + 3);
     } else if (rest.startsWith("//")) {
       rest = rest.substring(2);
     }
-    if (!Set.of("", "http", "https").contains(scheme)) {
+    if (!SCHEMES.contains(scheme) || (schemeEnd == 0)) {
       return Optional.empty();
     }
     rest = before(rest, '#');
@@ -64,9 +62,10 @@ public record PageAddress(String value) {
   private static Optional<String> host(String authority, String scheme) {
     String hostAndPort = authority.substring(authority.lastIndexOf('@') + 1);
     String host = before(hostAndPort, ':');
-    String port = hostAndPort.substring(host.length()).replaceFirst("^:", "");
+    String port =
+        host.length() == hostAndPort.length() ? "" : hostAndPort.substring(host.length() + 1);
     String ascii = ascii(host);
-    if (!HOST.matcher(ascii).matches() || !ascii.contains(".") || ascii.contains("..")) {
+    if (!isHost(ascii)) {
       return Optional.empty();
     }
     if (!port.isEmpty() && !PORT.matcher(port).matches()) {
@@ -85,9 +84,33 @@ public record PageAddress(String value) {
     };
   }
 
+  /** Letters, digits, hyphens and at least one point, which neither begins, ends nor doubles. */
+  private static boolean isHost(String text) {
+    int points = 0;
+    char before = '.';
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      boolean letter = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
+      boolean sign = (c == '.' && before != '.') || (c == '-' && i > 0 && i < text.length() - 1);
+      if (!letter && !sign) {
+        return false;
+      }
+      points += c == '.' ? 1 : 0;
+      before = c;
+    }
+    return points > 0 && before != '.';
+  }
+
+  private static boolean isAscii(String text) {
+    return text.chars().allMatch(c -> c < 128);
+  }
+
   private static String ascii(String host) {
     try {
       String text = host.endsWith(".") ? host.substring(0, host.length() - 1) : host;
+      if (isAscii(text)) {
+        return text.toLowerCase(Locale.ROOT);
+      }
       return IDN.toASCII(text, IDN.ALLOW_UNASSIGNED).toLowerCase(Locale.ROOT);
     } catch (IllegalArgumentException e) {
       return "";
@@ -96,15 +119,21 @@ public record PageAddress(String value) {
 
   private static String pathAndQuery(String text) {
     String path = unescape(before(text, '?'));
-    String query = text.contains("?") ? text.substring(text.indexOf('?') + 1) : "";
-    String kept =
-        Arrays.stream(query.split("&"))
-            .filter(parameter -> !parameter.isEmpty() && !isTracking(before(parameter, '=')))
-            .map(PageAddress::unescape)
-            .sorted()
-            .collect(Collectors.joining("&"));
-    String bare = path.replaceFirst("/+$", "");
-    return kept.isEmpty() ? bare : bare + "?" + kept;
+    int end = path.length();
+    while (end > 0 && path.charAt(end - 1) == '/') {
+      end--;
+    }
+    int question = text.indexOf('?');
+    String kept = question < 0 ? "" : keptParameters(text.substring(question + 1));
+    return kept.isEmpty() ? path.substring(0, end) : path.substring(0, end) + "?" + kept;
+  }
+
+  private static String keptParameters(String query) {
+    return Arrays.stream(query.split("&"))
+        .filter(parameter -> !parameter.isEmpty() && !isTracking(before(parameter, '=')))
+        .map(PageAddress::unescape)
+        .sorted()
+        .collect(Collectors.joining("&"));
   }
 
   private static boolean isTracking(String name) {
@@ -116,6 +145,9 @@ public record PageAddress(String value) {
    * Undoes %XX of unreserved characters, writes every other %XX in upper case, escapes the rest.
    */
   private static String unescape(String text) {
+    if (text.indexOf('%') < 0 && isAscii(text)) {
+      return text;
+    }
     StringBuilder out = new StringBuilder(text.length());
     for (int i = 0; i < text.length(); ) {
       int c = text.codePointAt(i);

@@ -1,6 +1,8 @@
 package osmerin.core.keyword;
 
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.TreeSet;
 import osmerin.core.text.Stems;
 
@@ -10,6 +12,7 @@ import osmerin.core.text.Stems;
  */
 public final class Variants {
   private final Stems stems;
+  private final Map<String, String> known = new HashMap<>();
 
   public Variants(Stems stems) {
     this.stems = stems;
@@ -17,7 +20,7 @@ public final class Variants {
 
   /** Equal for close variants and only for them. */
   public String key(String phrase) {
-    return String.join(" ", new TreeSet<>(stems.subject(phrase)));
+    return known.computeIfAbsent(phrase, p -> String.join(" ", new TreeSet<>(stems.subject(p))));
   }
 
   /**

@@ -2,8 +2,10 @@ package osmerin.formats.keywords;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.Writer;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
@@ -28,15 +30,12 @@ public final class GroupFile {
 
   /** Writes all groups of all topics; the groups in order of demand whatever their topic. */
   public static void write(List<KeywordGroup> groups, List<Topic> topics, Writer out) {
+    Map<KeywordGroup, String> topicOf = new IdentityHashMap<>();
+    topics.forEach(topic -> topic.groups().forEach(group -> topicOf.put(group, topic.name())));
     try (CsvWriter csv = CsvWriter.builder().build(out)) {
       csv.writeRecord(HEADER);
       for (KeywordGroup group : groups) {
-        String topic =
-            topics.stream()
-                .filter(t -> t.groups().contains(group))
-                .map(Topic::name)
-                .findFirst()
-                .orElse("");
+        String topic = topicOf.getOrDefault(group, "");
         group.members().forEach(member -> csv.writeRecord(record(group, topic, member)));
       }
     } catch (java.io.IOException e) {
