@@ -16,12 +16,22 @@ window.addEventListener("beforeunload", (event) => {
 // A form that was refused comes back with the words still unsaved.
 if (document.querySelector("#conflict")) unsaved = document.querySelector("form[data-guard]");
 
-// data-once: a slow form is sent once.
+// data-once: a slow form is sent once, and its button says what is going on.
 document.addEventListener("submit", (event) => {
   const button = event.submitter;
-  if (button?.matches("[data-once]")) setTimeout(() => (button.disabled = true), 0);
+  if (!button?.matches("[data-once]") || event.defaultPrevented) return;
+  button.dataset.idle = button.textContent;
+  setTimeout(() => {
+    button.disabled = true;
+    if (button.dataset.once) button.textContent = button.dataset.once;
+  }, 0);
 });
-window.addEventListener("pageshow", () => document.querySelectorAll("[data-once]:disabled").forEach((b) => (b.disabled = false)));
+window.addEventListener("pageshow", () =>
+  document.querySelectorAll("[data-once]:disabled").forEach((button) => {
+    button.disabled = false;
+    button.textContent = button.dataset.idle;
+  }),
+);
 
 // data-reread: a changed choice shows the file anew.
 document.addEventListener("change", (event) => {
