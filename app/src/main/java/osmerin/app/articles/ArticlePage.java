@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * An article as its page shows it.
@@ -17,5 +18,13 @@ public record ArticlePage(PlannedRound planned, List<Round> rounds, List<StageMo
   /** Whether the article was published before and a later round is in hand. */
   public boolean isBeingRefreshed() {
     return round().latest() && !round().isLive() && rounds.stream().anyMatch(Round::isLive);
+  }
+
+  /** Names of the steps that a step waits for; empty when it waits for none. */
+  public String waitsFor(StepRow step) {
+    return planned.steps().stream()
+        .filter(other -> step.after().contains(other.key()))
+        .map(StepRow::name)
+        .collect(Collectors.joining(", "));
   }
 }
