@@ -1,0 +1,83 @@
+package osmerin.app.research;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.research.ResearchService.Overview;
+import osmerin.app.research.ResearchService.TopicPage;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+
+/** What a topic's demand is covered by. */
+class CoverageTest extends ApplicationTest {
+  @Autowired private ImportService imports;
+  @Autowired private ResearchService research;
+  @Autowired private ArticleService articles;
+  private SiteContext site;
+
+  @BeforeEach
+  void bringResearch() {
+    site = emptySite();
+    String file =
+        "keyword,volume,difficulty,urls\n"
+            + "sourdough starter,900,20,a.example/1 a.example/2 a.example/3\n"
+            + "sourdough bread,600,40,a.example/4 a.example/5 a.example/6\n"
+            + "sourdough crumb,300,,a.example/7 a.example/8 a.example/9\n";
+    imports.importFile(site, "f.csv", file.getBytes(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void anArticleInWorkCoversItsGroupsDemand() {
+    Overview before = research.overview(site);
+    assertThat(before.open()).isEqualTo(3);
+    assertThat(before.topics()).hasSize(1);
+    Group starter = before.next().get(0);
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    articles.commission(site, new Commission("Starters", type, starter.row().id(), Map.of(), null));
+    Overview after = research.overview(site);
+    assertThat(after.open()).isEqualTo(2);
+    assertThat(after.topics().get(0).inWork()).isEqualTo(900);
+    assertThat(after.topics().get(0).live()).isZero();
+    assertThat(after.topics().get(0).open()).isEqualTo(900);
+    assertThat(after.next())
+        .extracting(g -> g.row().name())
+        .containsExactly("sourdough bread", "sourdough crumb");
+    assertThat(research.open(site)).isEqualTo(2);
+    assertThat(research.group(site, starter.row().id()).group().articles()).hasSize(1);
+  }
+
+  @Test
+  void aTopicsDifficultyIsWeighedByDemandAndUnknownOnesAreLeftOut() {
+    TopicPage topic = research.topic(site, research.overview(site).topics().get(0).topic().id());
+    assertThat(topic.groups()).hasSize(3);
+    assertThat(topic.summary().difficulty()).isEqualTo((900 * 20 + 600 * 40) / 1500.0);
+    assertThat(topic.summary().searches()).isEqualTo(1800);
+  }
+
+  @Test
+  void anotherSitesTopicsAndGroupsAreNotThere() {
+    SiteContext other = emptySite();
+    Group group = research.overview(site).next().get(0);
+    assertThatThrownBy(() -> research.group(other, group.row().id()))
+        .isInstanceOf(NotFoundException.class);
+    assertThatThrownBy(() -> research.topic(other, group.row().topicId()))
+        .isInstanceOf(NotFoundException.class);
+    // Nor can a group of another site be commissioned by its number.
+    long type = types.list(other.siteId(), Kind.NEW).get(0).id();
+    assertThat(
+            articles
+                .commission(other, new Commission("Sly", type, group.row().id(), Map.of(), null))
+                .groupId())
+        .isNull();
+  }
+}

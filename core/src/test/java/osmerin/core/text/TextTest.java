@@ -1,0 +1,84 @@
+package osmerin.core.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class TextTest {
+  private final Stems stems = new Stems();
+
+  @Test
+  void wordsKeepApostrophesHyphensAndDecimalPointsInside() {
+    assertThat(Words.of("The potter's low-fire kiln: 1.5 kW, isn't it?"))
+        .containsExactly("The", "potter's", "low-fire", "kiln", "1.5", "kW", "isn't", "it");
+    assertThat(Words.of(" … — ")).isEmpty();
+    assertThat(Words.of("café 陶芸 ñu")).hasSize(3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"'one two three', 3", "'', 0", "'a-b c', 2", "'1,300 pots', 3"})
+  void wordsAreCounted(String text, int count) {
+    assertThat(Words.count(text)).isEqualTo(count);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "glazes, glazing",
+    "throw, throwing",
+    "pot, pots",
+    "potter's, potter",
+    "firing, fires",
+    "handle, handles",
+    "cracked, cracks"
+  })
+  void formsOfOneWordHaveOneStem(String one, String other) {
+    assertThat(stems.of(one)).isEqualTo(stems.of(other));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"clay, claim", "kiln, kill", "glaze, glass", "slip, slab"})
+  void differentWordsHaveDifferentStems(String one, String other) {
+    assertThat(stems.of(one)).isNotEqualTo(stems.of(other));
+  }
+
+  @Test
+  void theSubjectLeavesStopWordsOutUnlessThereIsNothingElse() {
+    assertThat(stems.subject("the clay for the wheel")).containsExactly("clay", "wheel");
+    assertThat(stems.subject("to be")).isNotEmpty();
+    assertThat(stems.subject("")).isEmpty();
+    assertThat(stems.subject("firing without a kiln")).contains("without");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "firing schedule | A firing schedule you can repeat | MET",
+        "firing schedule | Schedules of firing | PARTLY",
+        "firing schedule | Firing the schedule | MET",
+        "firing schedule | Firing at night | NOT_MET",
+        "clay for throwing | Clays to throw | MET",
+        "clay for throwing | Throwing is not for clay | PARTLY",
+      })
+  void aPhraseIsFoundByItsSubjectWordsInOrder(String phrase, String text, Verdict verdict) {
+    assertThat(new PhraseMatch(phrase, stems).in(text)).isEqualTo(verdict);
+  }
+
+  @Test
+  void usesDoNotOverlap() {
+    PhraseMatch match = new PhraseMatch("wheel wheel", stems);
+    assertThat(match.uses(stems.all("wheel wheel wheel wheel"))).isEqualTo(2);
+    assertThat(match.uses(List.of())).isZero();
+  }
+
+  @Test
+  void oneThingIsCountedInTheSingular() {
+    assertThat(Counted.of(1, "article")).isEqualTo("1 article");
+    assertThat(Counted.of(0, "article")).isEqualTo("0 articles");
+    assertThat(Counted.of(1200, "article")).isEqualTo("1,200 articles");
+    assertThat(Counted.of(2, "more is", "more are")).isEqualTo("2 more are");
+  }
+}
