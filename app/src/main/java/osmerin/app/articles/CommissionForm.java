@@ -11,6 +11,8 @@ import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.Role;
@@ -94,20 +96,18 @@ public class CommissionForm {
       Origin origin,
       Model model,
       HttpServletResponse response,
+      RedirectAttributes to,
       Function<Commission, Round> commissioning) {
     Map<String, String> faults = faults(answers, origin);
     if (faults.isEmpty()) {
       Round round = commissioning.apply(commission(answers, origin));
+      PlannedRound planned = articles.page(site, round.number(), null).planned();
+      Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
     }
     response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
     model.addAttribute("faults", faults);
     return show(site, answers, origin, model);
-  }
-
-  /** Commissions. */
-  public Round commission(SiteContext site, Commission commission) {
-    return articles.commission(site, commission);
   }
 
   private static Commission commission(Answers answers, Origin origin) {

@@ -44,4 +44,13 @@ public final class StandingWords {
       case ON_COURSE -> "plain";
     };
   }
+
+  /** A sentence when its publish date cannot be kept, with a space before it; else nothing. */
+  public static String warning(PlannedRound planned) {
+    if (planned.standing().state() != Standing.State.IMPOSSIBLE) {
+      return "";
+    }
+    return " It cannot be published on %s; the earliest possible date is %s."
+        .formatted(In.day(planned.round().publishDate()), In.day(planned.standing().earliest()));
+  }
 }

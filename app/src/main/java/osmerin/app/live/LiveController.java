@@ -13,9 +13,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.StandingWords;
 import osmerin.app.live.PublishService.Outcome;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 
@@ -37,12 +39,9 @@ class LiveController {
 
   @GetMapping("/live")
   String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
-    int at = Math.max(1, Math.min(page, 1_000_000));
-    long total = articles.tally(site.siteId()).live();
-    model.addAttribute("rounds", articles.live(site, (at - 1) * PAGE, PAGE));
-    model.addAttribute("total", total);
-    model.addAttribute("page", at);
-    model.addAttribute("pages", (total + PAGE - 1) / PAGE);
+    Paging paging = new Paging(page, PAGE, articles.tally(site.siteId()).live());
+    model.addAttribute("rounds", articles.live(site, paging.offset(), PAGE));
+    model.addAttribute("paging", paging);
     model.addAttribute("today", site.today());
     return "live/ledger";
   }
@@ -67,6 +66,7 @@ class LiveController {
           @Nullable LocalDate date,
       RedirectAttributes to) {
     Round round = refreshing.begin(site, number.number(), depth, date);
+    String warning = StandingWords.warning(articles.page(site, round.number(), null).planned());
     String when = date == null ? "" : ", to be published on " + In.day(date);
     Foot.say(
         to,

@@ -12,9 +12,9 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.articles.Commission;
 import osmerin.app.articles.CommissionForm;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 
@@ -34,11 +34,9 @@ class PitchController {
 
   @GetMapping
   String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
-    int at = Math.max(1, Math.min(page, 1_000_000));
-    model.addAttribute("pitches", pitches.open(site, (at - 1) * PAGE, PAGE));
-    model.addAttribute("total", pitches.countOpen(site));
-    model.addAttribute("page", at);
-    model.addAttribute("pages", (pitches.countOpen(site) + PAGE - 1) / PAGE);
+    Paging paging = new Paging(page, PAGE, pitches.countOpen(site));
+    model.addAttribute("pitches", pitches.open(site, paging.offset(), PAGE));
+    model.addAttribute("paging", paging);
     return "pitches/ledger";
   }
 
@@ -87,11 +85,8 @@ class PitchController {
         origin(site, pitch),
         model,
         response,
-        (Commission commission) -> {
-          var round = pitches.commission(site, id, commission);
-          Foot.say(to, "Commissioned as " + round.reference() + ".");
-          return round;
-        });
+        to,
+        commission -> pitches.commission(site, id, commission));
   }
 
   private static CommissionForm.Origin origin(SiteContext site, Pitch pitch) {

@@ -7,34 +7,54 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.CommissionForm;
-import osmerin.app.articles.Round;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.research.ResearchService.Group;
+import osmerin.app.research.ResearchService.Overview;
+import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.SiteContext;
 
 /** Topics and groups, and commissioning an article from a group. */
 @Controller
 @RequestMapping("/{site}/research")
 class ResearchController {
+  private static final int PAGE = 100;
+
   private final ResearchService research;
+  private final ArticleService articles;
   private final CommissionForm commissioning;
 
-  ResearchController(ResearchService research, CommissionForm commissioning) {
+  ResearchController(
+      ResearchService research, ArticleService articles, CommissionForm commissioning) {
     this.research = research;
+    this.articles = articles;
     this.commissioning = commissioning;
   }
 
   @GetMapping
-  String topics(SiteContext site, Model model) {
-    model.addAttribute("overview", research.overview(site));
+  String topics(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+    Overview overview = research.overview(site);
+    Paging paging = new Paging(page, PAGE, overview.topics().size());
+    model.addAttribute("overview", overview);
+    model.addAttribute("topics", paging.of(overview.topics()));
+    model.addAttribute("paging", paging);
     return "research/topics";
   }
 
   @GetMapping("/topics/{id}")
-  String topic(SiteContext site, @PathVariable long id, Model model) {
-    model.addAttribute("page", research.topic(site, id));
+  String topic(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    TopicPage topic = research.topic(site, id);
+    Paging paging = new Paging(page, PAGE, topic.groups().size());
+    model.addAttribute("summary", topic.summary());
+    model.addAttribute("groups", paging.of(topic.groups()));
+    model.addAttribute("paging", paging);
     return "research/topic";
   }
 
@@ -68,11 +88,8 @@ class ResearchController {
         context(site, group),
         model,
         response,
-        commission -> {
-          Round round = commissioning.commission(site, commission);
-          Foot.say(to, "Commissioned as " + round.reference() + ".");
-          return round;
-        });
+        to,
+        commission -> articles.commission(site, commission));
   }
 
   private static CommissionForm.Origin context(SiteContext site, Group group) {

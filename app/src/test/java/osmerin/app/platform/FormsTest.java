@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -76,6 +77,26 @@ class FormsTest extends ApplicationTest {
     assertThat(pitches.countOpen(site)).isEqualTo(1);
     send("pitches/" + pitch + "/commission", "title", "A bowl", "type", "" + guide)
         .andExpect(redirectedUrlPattern("/*/articles/*-0002"));
+  }
+
+  @Test
+  void anImpossibleDateIsSaidWhereverItIsSet() throws Exception {
+    long pitch = pitches.pitch(site, "A bowl").id();
+    String post = String.valueOf(types.list(site.siteId(), Kind.NEW).get(0).id());
+    String tomorrow = site.today().plusDays(1).toString();
+    send(
+            "pitches/" + pitch + "/commission",
+            "title",
+            "A bowl",
+            "type",
+            post,
+            "publishDate",
+            tomorrow)
+        .andExpect(status().is3xxRedirection())
+        .andExpect(flash().attribute("foot", containsString("It cannot be published on")));
+    send("articles/" + round.reference() + "/publish-date", "date", tomorrow)
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(content().string(containsString("cannot be published on")));
   }
 
   @Test

@@ -44,9 +44,8 @@ public class CopyIn {
             new PGCopyOutputStream(connection.unwrap(PGConnection.class), sql);
         BufferedWriter writer =
             new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.UTF_8));
-        // Quoted when not null, so that an empty text and null stay apart.
-        CsvWriter csv =
-            CsvWriter.builder().quoteStrategy(QuoteStrategies.NON_EMPTY).build(writer)) {
+        // An empty text is quoted and null is not, so that they stay apart.
+        CsvWriter csv = CsvWriter.builder().quoteStrategy(QuoteStrategies.EMPTY).build(writer)) {
       rows.forEach(row -> csv.writeRecord(fields.apply(row).stream().map(CopyIn::field).toList()));
     } catch (SQLException e) {
       throw new SQLErrorCodeSQLExceptionTranslator(dataSource).translate("copy", sql, e);
