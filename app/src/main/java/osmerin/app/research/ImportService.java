@@ -1,7 +1,7 @@
 package osmerin.app.research;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -99,22 +99,24 @@ public class ImportService {
 
   private long importRows(SiteContext context, String name, KeywordRows rows) {
     research.lock(context.siteId());
-    Map<String, StoredKeyword> known =
+    Map<String, KnownKeyword> known =
         research.keywords(context.siteId()).stream()
+            .map(StoredKeyword::known)
             .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
-    List<Keyword> added = new ArrayList<>();
-    Map<Long, Keyword> changed = new HashMap<>();
+    List<Keyword> fresh = new ArrayList<>();
+    List<KnownKeyword> changed = new ArrayList<>();
     for (Keyword keyword : rows.keywords()) {
-      StoredKeyword before = known.get(keyword.normal());
+      KnownKeyword before = known.get(keyword.normal());
       if (before == null) {
-        added.add(keyword);
+        fresh.add(keyword);
       } else {
         Keyword after = before.keyword().updatedBy(keyword);
         if (!after.equals(before.keyword())) {
-          changed.put(before.id(), after);
+          changed.add(new KnownKeyword(before.id(), after, before.groupId()));
         }
       }
     }
+    List<KnownKeyword> added = withIds(fresh);
     ImportReport report =
         new ImportReport(
             rows.rows(),
@@ -127,8 +129,15 @@ public class ImportService {
     storeProblems(importId, rows.problems());
     storeAdded(context.siteId(), importId, added);
     storeChanged(importId, changed);
-    regrouping.run(context.siteId());
+    added.forEach(k -> known.put(k.keyword().normal(), k));
+    changed.forEach(k -> known.put(k.keyword().normal(), k));
+    regrouping.run(context.siteId(), known.values());
     return importId;
+  }
+
+  private List<KnownKeyword> withIds(List<Keyword> keywords) {
+    Iterator<Long> ids = research.takeIds("keyword", keywords.size()).iterator();
+    return keywords.stream().map(k -> new KnownKeyword(ids.next(), k, null)).toList();
   }
 
   private void storeProblems(long importId, List<RowProblem> problems) {
@@ -138,28 +147,29 @@ public class ImportService {
         p -> fields(importId, p.line(), p.text(), p.reason(), p.rejected()));
   }
 
-  private void storeAdded(long siteId, long importId, List<Keyword> added) {
+  private void storeAdded(long siteId, long importId, List<KnownKeyword> added) {
     copy.rows(
-        "keyword (site_id, text, normal, volume, volume_low, volume_high, difficulty,"
+        "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
             + " cost_per_click, intent, pages, first_import_id, last_import_id)",
         added,
         k -> {
-          List<@Nullable Object> fields = fields(siteId, k.text(), k.normal());
-          fields.addAll(figures(k));
+          List<@Nullable Object> fields =
+              fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
+          fields.addAll(figures(k.keyword()));
           fields.addAll(fields(importId, importId));
           return fields;
         });
   }
 
-  private void storeChanged(long importId, Map<Long, Keyword> changed) {
+  private void storeChanged(long importId, List<KnownKeyword> changed) {
     research.createChanged();
     copy.rows(
         "changed_keyword (id, volume, volume_low, volume_high, difficulty, cost_per_click, intent,"
             + " pages, import_id)",
-        changed.entrySet(),
-        e -> {
-          List<@Nullable Object> fields = fields(e.getKey());
-          fields.addAll(figures(e.getValue()));
+        changed,
+        k -> {
+          List<@Nullable Object> fields = fields(k.id());
+          fields.addAll(figures(k.keyword()));
           fields.add(importId);
           return fields;
         });

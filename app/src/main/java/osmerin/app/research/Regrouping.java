@@ -3,6 +3,7 @@ package osmerin.app.research;
 import static osmerin.app.research.ImportService.fields;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -11,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.platform.data.CopyIn;
@@ -37,14 +37,17 @@ class Regrouping {
     this.copy = copy;
   }
 
-  /** Runs within the caller's transaction. */
-  void run(long siteId) {
-    List<StoredKeyword> stored = research.keywords(siteId);
-    Map<String, Long> keywordIds =
-        stored.stream().collect(Collectors.toMap(k -> k.keyword().normal(), StoredKeyword::id));
+  /**
+   * Runs within the caller's transaction.
+   *
+   * @param keywords all of the site
+   */
+  void run(long siteId, Collection<KnownKeyword> keywords) {
+    Map<String, Long> keywordIds = new HashMap<>();
+    keywords.forEach(k -> keywordIds.put(k.keyword().normal(), k.id()));
     List<KeywordGroup> groups =
         new Grouping(GroupingSettings.DEFAULT)
-            .group(stored.stream().map(StoredKeyword::keyword).toList(), keptGroups(stored));
+            .group(keywords.stream().map(KnownKeyword::keyword).toList(), keptGroups(keywords));
     List<Topic> topics = new Topics().gather(groups, keptTopics(siteId));
     Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
@@ -54,13 +57,15 @@ class Regrouping {
     storePillars(topicIds, groupIds);
   }
 
-  private static Map<String, Set<String>> keptGroups(List<StoredKeyword> stored) {
-    return stored.stream()
-        .filter(k -> k.groupId() != null)
-        .collect(
-            Collectors.groupingBy(
-                k -> k.groupId().toString(),
-                Collectors.mapping(k -> k.keyword().normal(), Collectors.toSet())));
+  private static Map<String, Set<String>> keptGroups(Collection<KnownKeyword> keywords) {
+    Map<String, Set<String>> kept = new HashMap<>();
+    for (KnownKeyword keyword : keywords) {
+      if (keyword.groupId() != null) {
+        kept.computeIfAbsent(keyword.groupId().toString(), group -> new HashSet<>())
+            .add(keyword.keyword().normal());
+      }
+    }
+    return kept;
   }
 
   private Map<String, Topics.Kept> keptTopics(long siteId) {

@@ -21,13 +21,10 @@ record StoredKeyword(
     List<String> pages,
     @Nullable Long groupId) {
 
-  Keyword keyword() {
-    return new Keyword(
-        text,
-        volume == null ? null : new Volume(volume, volumeLow, volumeHigh),
-        difficulty,
-        costPerClick,
-        intent,
-        pages.stream().map(PageAddress::new).toList());
+  KnownKeyword known() {
+    Volume figure = volume == null ? null : new Volume(volume, volumeLow, volumeHigh);
+    List<PageAddress> addresses = pages.stream().map(PageAddress::new).toList();
+    return new KnownKeyword(
+        id, new Keyword(text, figure, difficulty, costPerClick, intent, addresses), groupId);
   }
 }
