@@ -1,0 +1,122 @@
+package osmerin.app.articles;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.platform.web.In;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+import osmerin.core.article.Standing.State;
+import osmerin.core.workday.WorkCalendar;
+
+/** How an article stands, from the database to the words on the page. */
+class StandingWordsTest extends ApplicationTest {
+  @Autowired private ArticleService articles;
+  private SiteContext site;
+  private WorkCalendar calendar;
+
+  @BeforeEach
+  void startEmpty() {
+    site = emptySite();
+    calendar = sites.calendar(site.site());
+  }
+
+  @Test
+  void withoutADateItSaysSo() {
+    PlannedRound planned = planned(commission(null));
+    assertThat(StandingWords.words(planned)).isEqualTo("no date");
+    assertThat(StandingWords.tone(planned)).isEqualTo("quiet");
+    assertThat(StandingWords.warning(planned)).isEmpty();
+    assertThat(planned.hoursLeft()).isEqualTo(8);
+    assertThat(planned.paced().publishDate()).isNull();
+  }
+
+  @Test
+  void onCourseItSaysTheDaysToSpare() {
+    PlannedRound planned = planned(commission(site.today().plusWeeks(8)));
+    assertThat(planned.standing().state()).isEqualTo(State.ON_COURSE);
+    assertThat(StandingWords.words(planned)).matches("\\d+ days");
+    assertThat(StandingWords.tone(planned)).isEqualTo("plain");
+  }
+
+  @Test
+  void anImpossibleDateNamesTheEarliest() {
+    LocalDate today = calendar.onOrAfter(site.today());
+    PlannedRound planned = planned(commission(today));
+    assertThat(StandingWords.words(planned)).startsWith("impossible, earliest ");
+    assertThat(StandingWords.tone(planned)).isEqualTo("late");
+    assertThat(StandingWords.warning(planned))
+        .contains(In.day(today))
+        .contains(In.day(planned.plan().earliestPublishDate()));
+  }
+
+  @Test
+  void whatIsReadyIsSetForItsDayAndAfterItNotPublished() {
+    LocalDate friday = calendar.plus(site.today(), 4);
+    Round round = commission(friday);
+    toReady(round);
+    assertThat(StandingWords.words(planned(round))).isEqualTo("set for " + In.day(friday));
+    articles.setPublishDate(site, round.number(), friday, site.today().minusDays(1), true);
+    PlannedRound past = planned(round);
+    assertThat(StandingWords.words(past)).isEqualTo("not published");
+    assertThat(past.paced().set()).isTrue();
+    articles.setPublishDate(site, round.number(), site.today().minusDays(1), null, true);
+    assertThat(StandingWords.words(planned(round))).isEqualTo("ready, no date");
+  }
+
+  @Test
+  void aFailureToPublishIsLoudWhateverTheDate() {
+    Round round = commission(null);
+    toReady(round);
+    articles.beginPublishing(articles.get(site, round.number()));
+    articles.publishingFailed(round, "The blog host does not answer.");
+    assertThat(StandingWords.tone(planned(round))).isEqualTo("late");
+  }
+
+  @Test
+  void everythingTickedOffLeavesNoHours() {
+    Round round = commission(site.today().plusWeeks(8));
+    List<String> keys = new ArrayList<>();
+    planned(round).steps().forEach(step -> keys.add(step.key()));
+    keys.forEach(key -> articles.tick(site, round.number(), key, true));
+    assertThat(planned(round).hoursLeft()).isZero();
+    assertThat(planned(round).steps())
+        .allSatisfy(s -> assertThat(s.doneBy()).isEqualTo("Una Berg"));
+    articles.tick(site, round.number(), keys.get(0), true);
+    articles.tick(site, round.number(), keys.get(0), false);
+    articles.tick(site, round.number(), keys.get(0), false);
+    assertThat(planned(round).hoursLeft()).isPositive();
+  }
+
+  @Test
+  void stepsNameWhatTheyWaitFor() {
+    ArticlePage page = articles.page(site, commission(null).number(), null);
+    assertThat(page.waitsFor(page.planned().steps().get(0))).isEmpty();
+    StepRow proof = page.planned().steps().get(4);
+    assertThat(page.waitsFor(proof)).isEqualTo("Make pictures, Edit");
+    assertThat(page.isBeingRefreshed()).isFalse();
+  }
+
+  private Round commission(LocalDate date) {
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    return articles.commission(site, new Commission("Eels", post, null, Map.of(), date));
+  }
+
+  private void toReady(Round round) {
+    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
+      articles.move(site, round.number(), true, at);
+    }
+  }
+
+  private PlannedRound planned(Round round) {
+    return articles.page(site, round.number(), null).planned();
+  }
+}
