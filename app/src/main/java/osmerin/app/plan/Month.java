@@ -11,15 +11,9 @@ import osmerin.core.pace.Pace;
  * A month as it stands today.
  *
  * @param rounds what went live or is to be published in it, by day
- * @param workingDaysLeft working days from today to its end; all of them before it begins
  */
 public record Month(
-    YearMonth month,
-    LocalDate today,
-    List<PlannedRound> rounds,
-    Pace newArticles,
-    Pace refreshes,
-    int workingDaysLeft) {
+    YearMonth month, LocalDate today, List<PlannedRound> rounds, Pace newArticles, Pace refreshes) {
 
   /** Whether today lies in it. */
   public boolean isNow() {

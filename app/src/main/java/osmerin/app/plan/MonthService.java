@@ -44,8 +44,7 @@ public class MonthService {
         today,
         rounds,
         pace(month, Kind.NEW, wanted, rounds, today, calendar),
-        pace(month, Kind.REFRESH, wanted, rounds, today, calendar),
-        calendar.in(month) - calendar.inBefore(month, today));
+        pace(month, Kind.REFRESH, wanted, rounds, today, calendar));
   }
 
   private static Pace pace(

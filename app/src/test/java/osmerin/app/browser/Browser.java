@@ -182,16 +182,8 @@ final class Browser implements AutoCloseable {
         .until(d -> supplier.get());
   }
 
-  void acceptAlert() {
-    wait(
-        () -> {
-          try {
-            driver.switchTo().alert().accept();
-            return true;
-          } catch (WebDriverException e) {
-            return null;
-          }
-        });
+  void forgetSession() {
+    driver.manage().deleteAllCookies();
   }
 
   /** Errors on the console; a refused form is one for the browser but none for us. */

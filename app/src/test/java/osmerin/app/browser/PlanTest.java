@@ -74,6 +74,27 @@ class PlanTest extends BrowserTest {
   }
 
   @Test
+  void aLostSessionLeadsToTheSignInPageAndBackToAWholePage() {
+    browser.open(base + "/research");
+    browser.forgetSession();
+    browser.key("]");
+    browser.waitFor(() -> browser.path().startsWith("/sign-in"));
+    browser.signIn(site.person().login(), PASSWORD);
+    browser.waitForText("main", "In work without a date");
+    assertThat(browser.errors()).allMatch(error -> error.contains("401"));
+  }
+
+  @Test
+  void aChangeThatIsRefusedSaysSoAtTheFoot() {
+    browser.open(base + "/plan");
+    browser.run("document.body.setAttribute('hx-headers', '{}')");
+    browser.run("document.querySelectorAll('input[name=_csrf]').forEach(i => (i.value = 'stale'))");
+    browser.press("Set");
+    browser.waitForText("#foot", "That was not done (403)");
+    assertThat(browser.errors()).allMatch(error -> error.contains("403"));
+  }
+
+  @Test
   void keysDoNothingWhileSomebodyTypes() {
     browser.open(base + "/articles");
     browser.type("#q", "1+[5");

@@ -40,11 +40,7 @@ final class Communities {
   private final PriorityQueue<Candidate> queue = new PriorityQueue<>(CLOSEST_FIRST);
   private final double enough;
 
-  /**
-   * Starts from one cluster for each unit.
-   *
-   * @param sizes keywords that stand behind each unit count once, so this is the number of units
-   */
+  /** Starts from one cluster for each unit. */
   Communities(int units, int minShared) {
     parent = new int[units];
     Arrays.setAll(parent, i -> i);

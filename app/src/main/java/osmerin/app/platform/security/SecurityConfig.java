@@ -9,8 +9,12 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
+import org.springframework.security.web.util.matcher.AndRequestMatcher;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
+import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /** Sign-in by form, a token on every change, and a page that loads nothing from elsewhere. */
 @Configuration
@@ -18,6 +22,9 @@ class SecurityConfig {
   private static final String CONTENT_SECURITY_POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; connect-src 'self';"
           + " img-src 'self' data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+  private static final RequestMatcher PART_OF_A_PAGE =
+      new RequestHeaderRequestMatcher("HX-Request");
 
   @Bean
   PasswordEncoder passwordEncoder() {
@@ -50,6 +57,7 @@ class SecurityConfig {
                     .passwordParameter("password")
                     .defaultSuccessUrl("/", false)
                     .failureUrl("/sign-in?wrong"))
+        .requestCache(cache -> cache.requestCache(wholePages()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .exceptionHandling(
             errors ->
@@ -59,7 +67,7 @@ class SecurityConfig {
                           response.setStatus(HttpStatus.UNAUTHORIZED.value());
                           response.setHeader("HX-Redirect", "/sign-in");
                         },
-                        new RequestHeaderRequestMatcher("HX-Request"))
+                        PART_OF_A_PAGE)
                     .defaultAuthenticationEntryPointFor(
                         new LoginUrlAuthenticationEntryPoint("/sign-in"),
                         AnyRequestMatcher.INSTANCE))
@@ -69,5 +77,15 @@ class SecurityConfig {
                     .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY_POLICY))
                     .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
         .build();
+  }
+
+  /** After signing in somebody is led back to a page, never to a part that a page asked for. */
+  private static HttpSessionRequestCache wholePages() {
+    HttpSessionRequestCache cache = new HttpSessionRequestCache();
+    cache.setRequestMatcher(
+        new AndRequestMatcher(
+            new NegatedRequestMatcher(PART_OF_A_PAGE),
+            request -> "GET".equals(request.getMethod())));
+    return cache;
   }
 }
