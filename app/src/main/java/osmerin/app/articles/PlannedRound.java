@@ -3,7 +3,6 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Standing;
 import osmerin.core.pace.PacedArticle;
 import osmerin.core.runup.BackPlan;
@@ -11,16 +10,16 @@ import osmerin.core.runup.BackPlan;
 /**
  * A round with its steps worked out for today.
  *
- * @param plan null when it is live
+ * @param plan of today; once it is live, its follow-ups count from the day it went live
  */
 public record PlannedRound(
-    Round round, List<StepRow> steps, @Nullable BackPlan plan, Standing standing, LocalDate today) {
+    Round round, List<StepRow> steps, BackPlan plan, Standing standing, LocalDate today) {
 
   /** What the month's pace counts. */
   public PacedArticle paced() {
     boolean set =
         standing.state() == Standing.State.SET || standing.state() == Standing.State.NOT_PUBLISHED;
-    LocalDate earliest = set ? today : plan == null ? null : plan.earliestPublishDate();
+    LocalDate earliest = set ? today : plan.earliestPublishDate();
     return new PacedArticle(
         round.publishDate(),
         round.liveOn(),

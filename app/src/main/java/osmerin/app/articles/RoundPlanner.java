@@ -30,14 +30,9 @@ final class RoundPlanner {
   }
 
   PlannedRound plan(Round round, List<StepRow> steps) {
-    BackPlan plan = backPlan(round, steps, planDate(round));
+    BackPlan plan = backPlan(round, steps, round.day());
     Standing standing = Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
     return new PlannedRound(round, steps, plan, standing, today);
-  }
-
-  /** After it went live, follow-ups count from the day it did. */
-  private static @Nullable LocalDate planDate(Round round) {
-    return round.day();
   }
 
   /** The plan that the round would have with another publish date. */

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,6 +20,11 @@ import osmerin.core.workday.WorkCalendar;
 /** Sites, their calendars and their days. */
 @Service
 public class SiteService {
+  /** First parts of addresses that belong to no site, some of them open to strangers. */
+  private static final Set<String> RESERVED =
+      Set.of(
+          "sign-in", "sign-out", "welcome", "error", "css", "js", "fonts", "webjars", "actuator");
+
   private final SiteMapper sites;
   private final Clock clock;
 
@@ -71,6 +77,9 @@ public class SiteService {
     String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
     String slug =
         plain.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    return slug.isEmpty() ? "site" : slug;
+    if (slug.isEmpty()) {
+      return "site";
+    }
+    return RESERVED.contains(slug) ? slug + "-site" : slug;
   }
 }

@@ -18,7 +18,10 @@ class SiteServiceTest extends ApplicationTest {
     "'Loam & Leaf', loam-leaf",
     "Café Zoë, cafe-zoe",
     "'  x  ', x",
-    "陶芸, site"
+    "陶芸, site",
+    "CSS, css-site",
+    "Welcome!, welcome-site",
+    "sign in, sign-in-site"
   })
   void aNameBecomesAnAddress(String name, String slug) {
     assertThat(SiteService.slug(name)).isEqualTo(slug);
