@@ -84,6 +84,7 @@ class ArticleController {
     model.addAttribute("page", page);
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("names", team.names(site.siteId()));
+    model.addAttribute("roles", StepRole.values());
     model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
     return "articles/article";
   }
@@ -93,8 +94,9 @@ class ArticleController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam String title,
+      @RequestParam int seen,
       RedirectAttributes to) {
-    articles.rename(site, number.number(), title);
+    articles.rename(site, number.number(), title, seen);
     Foot.say(to, "Renamed to “" + title.strip() + "”.");
     return back(site, number);
   }

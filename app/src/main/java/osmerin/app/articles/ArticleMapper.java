@@ -77,7 +77,8 @@ interface ArticleMapper {
 
   List<GroupArticle> byGroup(@Param("siteId") long siteId);
 
-  int rename(@Param("articleId") long articleId, @Param("title") String title);
+  int rename(
+      @Param("articleId") long articleId, @Param("title") String title, @Param("seen") int seen);
 
   int setPublishDate(
       @Param("roundId") long roundId,

@@ -15,11 +15,6 @@ public record ArticlePage(PlannedRound planned, List<Round> rounds, List<StageMo
     return planned.round();
   }
 
-  /** Whether the article was published before and a later round is in hand. */
-  public boolean isBeingRefreshed() {
-    return round().latest() && !round().isLive() && rounds.stream().anyMatch(Round::isLive);
-  }
-
   /** Names of the steps that a step waits for; empty when it waits for none. */
   public String waitsFor(StepRow step) {
     return planned.steps().stream()

@@ -189,9 +189,20 @@ public class ArticleService {
 
   // Changing
 
+  /**
+   * Renames an article.
+   *
+   * @param seen the version the person saw, so that nobody's change is lost
+   */
   @Transactional
-  public void rename(SiteContext context, int number, String title) {
-    articles.rename(get(context, number).articleId(), title(title));
+  public void rename(SiteContext context, int number, String title, int seen) {
+    Round round = get(context, number);
+    String wanted = title(title);
+    if (articles.rename(round.articleId(), wanted, seen) == 0) {
+      throw new RefusedException(
+          "Meanwhile somebody named %s “%s”. You typed “%s”; look at it and rename it again."
+              .formatted(round.reference(), round.title(), wanted));
+    }
   }
 
   @Transactional

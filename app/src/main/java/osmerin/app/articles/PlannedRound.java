@@ -1,7 +1,6 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
-import java.time.YearMonth;
 import java.util.List;
 import osmerin.core.article.Standing;
 import osmerin.core.pace.PacedArticle;
@@ -26,15 +25,5 @@ public record PlannedRound(
         standing.course(),
         set,
         round.isLive() ? null : earliest);
-  }
-
-  /** Whether it stands in the calendar of the month. */
-  public boolean isIn(YearMonth month) {
-    return round.day() != null && YearMonth.from(round.day()).equals(month);
-  }
-
-  /** Hours of the steps that are not done. */
-  public double hoursLeft() {
-    return steps.stream().filter(s -> s.doneOn() == null).mapToDouble(StepRow::estimate).sum();
   }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
 
 /**
  * One pass of an article through the work, together with what is known of its article.
@@ -50,6 +51,15 @@ public record Round(
   /** The day on which it stands in the calendar; null when it has none. */
   public @Nullable LocalDate day() {
     return liveOn != null ? liveOn : publishDate;
+  }
+
+  /** Who does steps of the role; null when nobody is named yet. */
+  public @Nullable Long person(StepRole role) {
+    return switch (role) {
+      case STRATEGIST -> strategistId;
+      case EDITOR -> editorId;
+      case WRITER -> writerId;
+    };
   }
 
   public boolean isLive() {

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.Round;
@@ -124,17 +123,5 @@ public class DraftService {
     return DraftCheck.of(
         Markdown.draft(text),
         new DraftBrief(title, brief.primaryKeyword(), length, brief.outline(), drawn.terms()));
-  }
-
-  /** Words to write: the target of the brief or of its evidence; null when neither has one. */
-  public @Nullable Integer wordTarget(SiteContext context, Round round) {
-    Brief brief = briefs.get(context, round);
-    return brief
-        .words()
-        .or(
-            () ->
-                evidence.find(context, brief.primaryKeyword()).flatMap(e -> e.evidence().length()))
-        .map(WordRange::target)
-        .orElse(null);
   }
 }

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
 import osmerin.app.articles.PlannedRound;
-import osmerin.core.article.Kind;
 import osmerin.core.pace.Pace;
 
 /**
@@ -23,12 +22,5 @@ public record Month(
   /** Articles still needed for both targets. */
   public int missing() {
     return newArticles.missing() + refreshes.missing();
-  }
-
-  /** How many of a kind are past their date or cannot make it. */
-  public long late(Kind kind) {
-    return rounds.stream()
-        .filter(p -> p.round().kind() == kind && p.standing().state().isLate())
-        .count();
   }
 }

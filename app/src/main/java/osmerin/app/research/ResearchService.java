@@ -139,10 +139,6 @@ public class ResearchService {
     return research.countGroups(context.siteId()) - articles.byGroup(context.siteId()).size();
   }
 
-  public boolean isEmpty(SiteContext context) {
-    return research.countKeywords(context.siteId()) == 0;
-  }
-
   private List<Group> groups(SiteContext context, @Nullable Long topicId) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
     return research.groups(context.siteId(), topicId).stream()

@@ -89,6 +89,11 @@ class ArticleServiceTest extends ApplicationTest {
             () -> articles.setPublishDate(site, round.number(), date, date.plusDays(3), true))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("Meanwhile");
+    articles.rename(site, round.number(), "Renamed", round.version());
+    assertThatThrownBy(() -> articles.rename(site, round.number(), "Mine", round.version()))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("“Renamed”")
+        .hasMessageContaining("“Mine”");
     articles.move(site, round.number(), true, Stage.COMMISSIONED);
     assertThatThrownBy(() -> articles.move(site, round.number(), true, Stage.COMMISSIONED))
         .isInstanceOf(RefusedException.class)

@@ -102,10 +102,9 @@ class DraftServiceTest extends ApplicationTest {
             0,
             null,
             null));
-    assertThat(drafts.wordTarget(site, round)).isNull();
+    assertThat(verdict(drafts.check(site, round, "Eels."), Check.LENGTH))
+        .isEqualTo(Verdict.DOES_NOT_APPLY);
     evidence.fetch(site, "eels at night");
-    Integer target = drafts.wordTarget(site, round);
-    assertThat(target).isPositive();
     DraftCheck check = drafts.check(site, round, "## Traps\n\nEels at night.");
     assertThat(verdict(check, Check.OUTLINE)).isEqualTo(Verdict.MET);
     assertThat(verdict(check, Check.KEYWORD_IN_OPENING)).isEqualTo(Verdict.MET);

@@ -67,7 +67,9 @@ class MonthServiceTest extends ApplicationTest {
     Month month = months.month(site, now);
     assertThat(month.newArticles().planned()).isZero();
     assertThat(month.newArticles().atRisk() + month.newArticles().lost()).isEqualTo(1);
-    assertThat(month.late(Kind.NEW)).isEqualTo(1);
+    assertThat(month.rounds())
+        .singleElement()
+        .satisfies(p -> assertThat(p.standing().state().isLate()).isTrue());
   }
 
   private void commission(LocalDate date) {

@@ -108,7 +108,7 @@ class FormsTest extends ApplicationTest {
     send(article + "/people", "role", "WRITER", "person", "x")
         .andExpect(status().is4xxClientError());
     send(article + "/steps/nap", "done", "true").andExpect(status().isNotFound());
-    send(article + "/title", "title", "").andExpect(status().isUnprocessableEntity());
+    send(article + "/title", "title", "", "seen", "1").andExpect(status().isUnprocessableEntity());
     send(article + "/refresh", "depth", "1").andExpect(status().isUnprocessableEntity());
     send(article + "/publish")
         .andExpect(status().isUnprocessableEntity())
@@ -152,7 +152,12 @@ class FormsTest extends ApplicationTest {
 
   @Test
   void whatPeopleTypeIsNeverRunAsMarkup() throws Exception {
-    send("articles/" + round.reference() + "/title", "title", "<script>alert(1)</script>");
+    send(
+        "articles/" + round.reference() + "/title",
+        "title",
+        "<script>alert(1)</script>",
+        "seen",
+        "1");
     mvc.perform(as(get(path("articles/" + round.reference()))))
         .andExpect(content().string(containsString("&lt;script&gt;alert(1)")))
         .andExpect(content().string(org.hamcrest.Matchers.not(containsString("<script>alert"))));

@@ -8,10 +8,5 @@ public enum Phase {
   /** Nothing left to do but wait for its hour: never late. */
   SET,
   LIVE,
-  ENDED;
-
-  /** Whether people still have work with it before it is published. */
-  public boolean isInWork() {
-    return this == TO_COME || this == IN_HAND || this == SET;
-  }
+  ENDED
 }

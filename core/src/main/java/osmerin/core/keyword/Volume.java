@@ -20,9 +20,4 @@ public record Volume(long searches, long low, long high) {
   public static Volume exactly(long searches) {
     return new Volume(searches, searches, searches);
   }
-
-  /** Whether the tool gave a range. */
-  public boolean isRange() {
-    return low != high;
-  }
 }
