@@ -1,4 +1,6 @@
 // Slips move to another day by drag, or by Shift and an arrow; plain arrows go from slip to slip.
+import { open } from "./drawer.js";
+
 const LISTS = ".slips[data-day]";
 
 function move(slip, day) {
@@ -47,6 +49,9 @@ document.addEventListener("keydown", (event) => {
     const today = document.querySelector(".day-today .slips")?.dataset.day;
     const first = document.querySelector(".day:not(.day-outside) .slips").dataset.day;
     move(slip, slip.dataset.from ? dayAfter(slip.dataset.from, days) : (today ?? first));
+  } else if (event.key === "Enter" && !event.shiftKey && slip.dataset.drawer) {
+    event.preventDefault();
+    open(slip.dataset.drawer);
   } else if (days && !event.shiftKey) {
     event.preventDefault();
     const slips = [...document.querySelectorAll(".slip a")].filter((a) => a.offsetParent);

@@ -1,21 +1,79 @@
-// Single keys click or focus the element that carries them in data-key; never while somebody types.
-const TYPING = "input, textarea, select, [contenteditable]";
+// Single keys click or focus the element that carries them in data-key; never while somebody types,
+// and not when the person has switched them off.
+const TYPING = "input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]";
+
+export function isTyping(target) {
+  return target.closest?.(TYPING) !== null;
+}
+
+/** What carries a key: in the drawer first, which lies over the page. */
+export function carrier(key) {
+  const css = `[data-key="${CSS.escape(key)}"]`;
+  const drawer = document.querySelector("#drawer:not([hidden])");
+  return drawer?.querySelector(css) ?? document.querySelector(`main ${css}`) ?? document.querySelector(css);
+}
+
+export function press(target) {
+  if (!target || target.disabled) return false;
+  if (target.matches(TYPING)) {
+    target.focus();
+  } else target.click();
+  return true;
+}
 
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-  if (event.target.closest(TYPING) || document.querySelector("dialog[open]")) return;
-  const target = document.querySelector(`[data-key="${CSS.escape(event.key)}"]`);
-  if (!target || target.disabled) return;
-  event.preventDefault();
-  if (target.matches(TYPING)) target.focus();
-  else target.click();
+  if (event.key.length === 1 && document.body.dataset.singleKeys === "false") return;
+  if (isTyping(event.target) || document.querySelector("dialog[open]")) return;
+  if (press(carrier(event.key))) event.preventDefault();
 });
 
-// Ctrl S saves what is written.
+// Ctrl S saves what is written; Ctrl Z takes the last change back, unless somebody types.
 document.addEventListener("keydown", (event) => {
-  if (event.key !== "s" || !(event.ctrlKey || event.metaKey)) return;
-  const save = document.querySelector("[data-save]");
-  if (!save) return;
-  event.preventDefault();
-  save.click();
+  if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return;
+  if (event.key === "s") {
+    const save = document.querySelector("[data-save]");
+    if (!save) return;
+    event.preventDefault();
+    save.click();
+  } else if (event.key === "z" && !isTyping(event.target) && !document.querySelector("dialog[open]")) {
+    const form = document.querySelector("#foot [data-undo]") ?? document.querySelector("#undo-latest");
+    if (!form) return;
+    event.preventDefault();
+    form.requestSubmit();
+  }
+});
+
+// data-back: a change made beside a page leads back to it.
+document.addEventListener("htmx:configRequest", (event) => {
+  const form = event.detail.elt.closest("[data-back]") ?? event.detail.elt.closest("#drawer");
+  if (form && event.detail.verb === "post" && !event.detail.parameters.back) event.detail.parameters.back = location.pathname + location.search;
+});
+document.addEventListener("submit", (event) => {
+  const form = event.target;
+  if (!form.matches("[data-back]") || form.hasAttribute("hx-post") || form.elements.back) return;
+  const back = document.createElement("input");
+  back.type = "hidden";
+  back.name = "back";
+  back.value = location.pathname + location.search;
+  form.append(back);
+});
+
+// A form beside a page that is refused says so where it stands, and the page stays.
+document.addEventListener("htmx:beforeSwap", (event) => {
+  const { xhr, requestConfig } = event.detail;
+  const form = requestConfig?.elt;
+  if (!form || ![403, 409, 422].includes(xhr.status)) return;
+  const slot = form.closest("#drawer")?.querySelector("[data-said]") ?? (form.closest("[data-stay]") && document.querySelector("main [data-said]"));
+  if (!slot) return;
+  const page = new DOMParser().parseFromString(xhr.responseText, "text/html");
+  const words = page.querySelector("main .warning, main [role=alert]") ?? page.querySelector("main p");
+  if (!words) return;
+  event.detail.shouldSwap = false;
+  event.detail.isError = false;
+  slot.replaceChildren(document.adoptNode(words));
+  slot.setAttribute("data-back", "");
+  htmx.process(slot);
+  slot.querySelector("button, a, input")?.focus();
+  slot.scrollIntoView({ block: "nearest" });
 });

@@ -1,3 +1,5 @@
+import { say } from "./foot.js";
+
 // Small behaviours, each bound to one attribute.
 
 // data-guard: leaving a form with unsaved words asks first.
@@ -49,7 +51,7 @@ document.addEventListener("submit", (event) => {
   if (!needs || unsaved !== document.querySelector(needs)) return;
   event.preventDefault();
   event.target.querySelector("button").disabled = false;
-  document.querySelector("#foot").textContent = "Save the brief first; evidence is drawn for the primary keyword that is saved.";
+  say("Save the brief first; this is done with what is saved.");
 });
 
 // data-print

@@ -5,6 +5,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -18,9 +20,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
@@ -32,12 +40,25 @@ import osmerin.core.runup.StepRole;
 @RequestMapping("/{site}/articles")
 class ArticleController {
   private static final String LAST_LEDGER = "articles ledger";
+  private static final int HISTORY_SHOWN = 12;
 
   private final ArticleService articles;
   private final ArticleTypeService types;
+  private final ArticleEdits edits;
+  private final BulkEdits bulk;
   private final TeamService team;
+  private final History history;
 
-  ArticleController(ArticleService articles, ArticleTypeService types, TeamService team) {
+  ArticleController(
+      ArticleService articles,
+      ArticleTypeService types,
+      ArticleEdits edits,
+      BulkEdits bulk,
+      TeamService team,
+      History history) {
+    this.edits = edits;
+    this.bulk = bulk;
+    this.history = history;
     this.articles = articles;
     this.types = types;
     this.team = team;
@@ -45,6 +66,7 @@ class ArticleController {
 
   /** The ledger. Asked for without a filter, it is shown as it was last looked at. */
   @GetMapping
+  @Needs(Right.READ)
   String ledger(
       SiteContext site,
       @ModelAttribute ArticleFilter filter,
@@ -64,6 +86,9 @@ class ArticleController {
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("stages", Stage.values());
+    model.addAttribute("inWork", Stage.IN_WORK);
+    model.addAttribute("newTypes", types.list(site.siteId(), Kind.NEW));
+    model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
     model.addAttribute("sizes", ArticleFilter.SIZES);
     model.addAttribute("today", site.today());
     YearMonth now = YearMonth.from(site.today());
@@ -72,6 +97,7 @@ class ArticleController {
   }
 
   @GetMapping("/{number}")
+  @Needs(Right.READ)
   String article(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -82,60 +108,106 @@ class ArticleController {
 
   private String page(SiteContext site, ArticlePage page, Model model) {
     model.addAttribute("page", page);
-    model.addAttribute("people", team.people(site.siteId()));
+    List<Person> people = team.people(site.siteId());
+    model.addAttribute("people", people);
+    model.addAttribute("present", people.stream().map(Person::id).collect(Collectors.toSet()));
     model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("roles", StepRole.values());
     model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
+    model.addAttribute("types", types.list(site.siteId(), page.round().kind()));
+    model.addAttribute("inWork", Stage.IN_WORK);
+    model.addAttribute(
+        "history",
+        history.entries(site, Asked.of(Thing.ARTICLE, page.round().number()), 0, HISTORY_SHOWN));
     return "articles/article";
   }
 
+  @GetMapping("/{number}/drawer")
+  @Needs(Right.READ)
+  String drawer(SiteContext site, @PathVariable ReferenceNumber number, Model model) {
+    page(site, articles.page(site, number.number(), null), model);
+    return "articles/drawer";
+  }
+
   @PostMapping("/{number}/title")
+  @Needs(Right.EDIT)
   String rename(
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam String title,
       @RequestParam int seen,
       RedirectAttributes to) {
-    articles.rename(site, number.number(), title, seen);
+    edits.rename(site, number.number(), title, seen);
     Foot.say(to, "Renamed to “" + title.strip() + "”.");
     return back(site, number);
   }
 
   @PostMapping("/{number}/people")
+  @Needs(Right.EDIT)
   String person(
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam StepRole role,
+      @RequestParam(required = false) @Nullable Long seen,
       @RequestParam(required = false) @Nullable Long person,
       RedirectAttributes to) {
-    articles.setPerson(site, number.number(), role, person);
+    edits.setPerson(site, number.number(), role, seen, person);
     Foot.say(to, "The " + role.name().toLowerCase() + " of " + number + " was set.");
     return back(site, number);
   }
 
   @PostMapping("/{number}/stage")
+  @Needs(Right.WORK)
   String move(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      @RequestParam boolean forward,
+      @RequestParam("to") Stage wanted,
       @RequestParam Stage seen,
       RedirectAttributes to) {
-    Stage now = articles.move(site, number.number(), forward, seen);
+    Stage now = edits.move(site, number.number(), wanted, seen);
     Foot.say(to, number + " moved from " + seen.label() + " to " + now.label() + ".");
     return back(site, number);
   }
 
   @PostMapping("/{number}/steps/{key}")
+  @Needs(Right.WORK)
   String tick(
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @PathVariable String key,
-      @RequestParam boolean done) {
-    articles.tick(site, number.number(), key, done);
+      @RequestParam boolean done,
+      RedirectAttributes to) {
+    edits.tick(site, number.number(), key, done);
+    Foot.say(to, done ? "Done." : "Open again.");
+    return back(site, number);
+  }
+
+  @PostMapping("/{number}/type")
+  @Needs(Right.EDIT)
+  String type(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam long type,
+      RedirectAttributes to) {
+    edits.setType(site, number.number(), type);
+    Foot.say(to, "The type of " + number + " was set; what is done stays done.");
+    return back(site, number);
+  }
+
+  @PostMapping("/{number}/archive")
+  @Needs(Right.EDIT)
+  String archive(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "true") boolean away,
+      RedirectAttributes to) {
+    edits.archive(site, number.number(), away);
+    Foot.say(to, number + (away ? " is in the archive." : " is back from the archive."));
     return back(site, number);
   }
 
   @PostMapping("/{number}/publish-date")
+  @Needs(Right.EDIT)
   String publishDate(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -147,7 +219,7 @@ class ArticleController {
       RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
-    DateChange change = articles.setPublishDate(site, number.number(), from, date, allTheSame);
+    DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
     if (change instanceof DateChange.Impossible impossible) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("impossible", impossible);
@@ -164,7 +236,22 @@ class ArticleController {
     return back(site, number);
   }
 
+  /** One change of all marked articles. */
+  @PostMapping("/bulk")
+  @Needs(Right.EDIT)
+  String bulk(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable List<Integer> marked,
+      @RequestParam BulkEdits.What what,
+      @RequestParam(required = false) @Nullable String value,
+      RedirectAttributes to) {
+    BulkEdits.Outcome outcome = bulk.change(site, marked == null ? List.of() : marked, what, value);
+    Foot.say(to, outcome.sentence());
+    to.addFlashAttribute("left", outcome.left());
+    return "redirect:" + site.base() + "/articles";
+  }
+
   private static String back(SiteContext site, ReferenceNumber number) {
-    return "redirect:/" + site.site().slug() + "/articles/" + number;
+    return "redirect:" + site.base() + "/articles/" + number;
   }
 }

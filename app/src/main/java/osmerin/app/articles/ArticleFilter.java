@@ -52,14 +52,21 @@ public record ArticleFilter(
 
   /** The text as a pattern for a search within titles; null when none was typed. */
   public @Nullable String text() {
-    return q == null || q.isBlank()
-        ? null
-        : "%" + q.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+    return q == null || q.isBlank() ? null : "%" + pattern(q) + "%";
+  }
+
+  /** Words as a part of a pattern: what they hold of a pattern's own signs stands for itself. */
+  public static String pattern(String words) {
+    return words.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
   }
 
   /** The running number when the text is a reference number or a number. */
   public @Nullable Integer number() {
-    String typed = q == null ? "" : q.strip();
+    return q == null ? null : number(q);
+  }
+
+  static @Nullable Integer number(String words) {
+    String typed = words.strip();
     if (typed.matches("\\d{1,9}")) {
       return Integer.valueOf(typed);
     }

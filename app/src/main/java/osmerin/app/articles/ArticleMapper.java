@@ -2,6 +2,7 @@ package osmerin.app.articles;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -91,10 +92,39 @@ interface ArticleMapper {
       @Param("roundId") long roundId,
       @Param("key") String key,
       @Param("day") LocalDate day,
-      @Param("personId") long personId,
+      @Param("personId") @Nullable Long personId,
       @Param("due") @Nullable LocalDate due);
 
   int untick(@Param("roundId") long roundId, @Param("key") String key);
+
+  void changeType(@Param("roundId") long roundId, @Param("typeId") long typeId);
+
+  int archive(@Param("articleId") long articleId, @Param("away") boolean away);
+
+  int setPublishHour(
+      @Param("roundId") long roundId,
+      @Param("from") @Nullable LocalTime from,
+      @Param("to") @Nullable LocalTime to,
+      @Param("personId") @Nullable Long personId);
+
+  List<Publishing.Due> due(
+      @Param("now") Instant now,
+      @Param("failedBefore") Instant failedBefore,
+      @Param("tries") int tries);
+
+  List<Round> archived(
+      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+
+  long countArchived(@Param("siteId") long siteId);
+
+  List<Round> byNumbers(
+      @Param("siteId") long siteId, @Param("numbers") Collection<Integer> numbers);
+
+  List<FoundArticle> findByWords(
+      @Param("siteId") long siteId,
+      @Param("pattern") String pattern,
+      @Param("number") @Nullable Integer number,
+      @Param("limit") int limit);
 
   /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not Ready. */
   int beginPublishing(

@@ -1,9 +1,8 @@
 package osmerin.app.articles;
 
-import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -12,36 +11,40 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.platform.web.In;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
-import osmerin.core.runup.Course;
-import osmerin.core.runup.PlannedStep;
-import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
 
 /** Articles, their rounds, steps, stages and dates. */
 @Service
 public class ArticleService {
-  /** A publishing that has not ended after so long was broken off, and may be begun again. */
-  static final Duration BROKEN_OFF = Duration.ofMinutes(1);
-
   private final ArticleMapper articles;
   private final ArticleTypeService types;
   private final SiteService sites;
-  private final Clock clock;
+  private final History history;
+  private final ArticleNotices notices;
 
-  ArticleService(ArticleMapper articles, ArticleTypeService types, SiteService sites, Clock clock) {
+  ArticleService(
+      ArticleMapper articles,
+      ArticleTypeService types,
+      SiteService sites,
+      History history,
+      ArticleNotices notices) {
     this.articles = articles;
     this.types = types;
     this.sites = sites;
-    this.clock = clock;
+    this.history = history;
+    this.notices = notices;
   }
 
   // Commissioning
@@ -49,6 +52,17 @@ public class ArticleService {
   /** Commissions an article: it gets the next number and stands at Commissioned. */
   @Transactional
   public Round commission(SiteContext context, Commission commission) {
+    return commission(context, commission, List.of());
+  }
+
+  /**
+   * Commissions an article.
+   *
+   * @param besides what else is changed with it, such as the pitch it comes from
+   */
+  @Transactional
+  public Round commission(SiteContext context, Commission commission, List<Change> besides) {
+    context.require(Right.COMMISSION);
     String title = title(commission.title());
     ArticleType type = type(context, Kind.NEW, commission.typeId());
     int number = articles.takeNumber(context.siteId());
@@ -57,13 +71,26 @@ public class ArticleService {
         .people()
         .forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
     beginRound(context, article, 1, type, commission.publishDate());
-    return get(context, number);
+    Round round = get(context, number);
+    List<Change> changes = new ArrayList<>(besides);
+    // Taking it back puts the article into the archive; its number is not given again.
+    changes.add(
+        Change.of(
+            Thing.ARTICLE, number, ArticleEdits.ARCHIVED, null, "commissioned", "archived", null));
+    history.note(
+        context,
+        Right.COMMISSION,
+        "%s “%s” was commissioned.".formatted(round.reference(), title),
+        changes);
+    notices.commissioned(context, round);
+    return round;
   }
 
   /** Opens a further round on a live article. */
   @Transactional
   public Round beginRefresh(
       SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
+    context.require(Right.COMMISSION);
     Round before = get(context, number);
     if (!before.isLive()) {
       throw new RefusedException(
@@ -72,7 +99,20 @@ public class ArticleService {
     ArticleType depth = type(context, Kind.REFRESH, depthId);
     articles.retireRounds(before.articleId());
     beginRound(context, before.articleId(), before.ordinal() + 1, depth, publishDate);
-    return get(context, number);
+    Round round = get(context, number);
+    history.note(
+        context,
+        Right.COMMISSION,
+        "Round %d of %s was opened, a %s."
+            .formatted(round.ordinal(), round.reference(), depth.name().toLowerCase()),
+        Change.lasting(
+            Thing.ARTICLE,
+            number,
+            "Round",
+            "round " + before.ordinal(),
+            "round " + round.ordinal()));
+    notices.commissioned(context, round);
+    return round;
   }
 
   private void beginRound(
@@ -88,7 +128,7 @@ public class ArticleService {
     articles.insertMove(round, null, Stage.COMMISSIONED, context.personId());
   }
 
-  private ArticleType type(SiteContext context, Kind kind, long id) {
+  ArticleType type(SiteContext context, Kind kind, long id) {
     return types.list(context.siteId(), kind).stream()
         .filter(type -> type.id() == id)
         .findFirst()
@@ -161,6 +201,26 @@ public class ArticleService {
         ids.stream().map(rounds::get).toList(), articles.count(context.siteId(), filter), filter);
   }
 
+  /** Articles by name or number, the best first. */
+  public List<FoundArticle> find(SiteContext context, String words, int limit) {
+    return articles.findByWords(
+        context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), limit);
+  }
+
+  /** Current rounds of the articles with these numbers, by number. */
+  List<Round> byNumbers(SiteContext context, Collection<Integer> numbers) {
+    return numbers.isEmpty() ? List.of() : articles.byNumbers(context.siteId(), numbers);
+  }
+
+  /** Archived articles, the latest first. */
+  public List<Round> archived(SiteContext context, int offset, int limit) {
+    return articles.archived(context.siteId(), offset, limit);
+  }
+
+  public long countArchived(SiteContext context) {
+    return articles.countArchived(context.siteId());
+  }
+
   /** Rounds in work, and articles that are live. */
   public Tally tally(long siteId) {
     return articles.tally(siteId);
@@ -187,152 +247,10 @@ public class ArticleService {
     return new RoundPlanner(sites.calendar(site), sites.today(site));
   }
 
-  // Changing
-
-  /**
-   * Renames an article.
-   *
-   * @param seen the version the person saw, so that nobody's change is lost
-   */
-  @Transactional
-  public void rename(SiteContext context, int number, String title, int seen) {
-    Round round = get(context, number);
-    String wanted = title(title);
-    if (articles.rename(round.articleId(), wanted, seen) == 0) {
-      throw new RefusedException(
-          "Meanwhile somebody named %s “%s”. You typed “%s”; look at it and rename it again."
-              .formatted(round.reference(), round.title(), wanted));
-    }
-  }
-
-  @Transactional
-  public void setPerson(SiteContext context, int number, StepRole role, @Nullable Long personId) {
-    long article = get(context, number).articleId();
-    if (personId == null) {
-      articles.removePerson(article, role);
-    } else {
-      articles.setPerson(article, context.siteId(), role, personId);
-    }
-  }
-
-  /**
-   * Sets the publish date; what is not done moves with it.
-   *
-   * @param from the date the person saw, so that nobody's change is lost
-   * @param to null takes the date away
-   * @param allTheSame set it even when there is no time for the steps
-   */
-  @Transactional
-  public DateChange setPublishDate(
-      SiteContext context,
-      int number,
-      @Nullable LocalDate from,
-      @Nullable LocalDate to,
-      boolean allTheSame) {
-    Round round = get(context, number);
-    if (round.isLive()) {
-      throw new RefusedException(
-          round.reference() + " went live on " + In.day(round.liveOn()) + "; its date stays.");
-    }
-    if (to != null && !allTheSame) {
-      BackPlan plan = planWith(context, round, to);
-      if (plan.course() == Course.IMPOSSIBLE) {
-        return new DateChange.Impossible(
-            round,
-            to,
-            plan.deciding().stream().map(RunUpStep::name).toList(),
-            plan.earliestPublishDate());
-      }
-    }
-    if (articles.setPublishDate(round.id(), from, to) == 0) {
-      throw new RefusedException(
-          "Meanwhile somebody set the date of %s to %s. Look at it and set it again."
-              .formatted(
-                  round.reference(),
-                  round.publishDate() == null ? "none" : In.day(round.publishDate())));
-    }
-    return new DateChange.Done(round, from, to);
-  }
-
-  private BackPlan planWith(SiteContext context, Round round, LocalDate date) {
+  /** The plan that a round would have with another publish date. */
+  BackPlan planWith(SiteContext context, Round round, LocalDate date) {
     List<StepRow> steps = articles.steps(List.of(round.id()));
     return planner(context.site()).backPlan(round, steps, date);
-  }
-
-  /** Moves one stage on or back. Going live is publishing, not a move. */
-  @Transactional
-  public Stage move(SiteContext context, int number, boolean forward, Stage seen) {
-    Round round = get(context, number);
-    Stage to =
-        (forward ? seen.next() : seen.previous())
-            .orElseThrow(() -> new RefusedException(noMove(round, forward)));
-    if (articles.setStage(round.id(), seen, to) == 0) {
-      throw new RefusedException(
-          "Meanwhile somebody moved %s to %s.".formatted(round.reference(), round.stage().label()));
-    }
-    articles.insertMove(round.id(), seen, to, context.personId());
-    return to;
-  }
-
-  private static String noMove(Round round, boolean forward) {
-    return forward && round.stage() == Stage.READY
-        ? round.reference() + " is Ready. Publishing takes it on."
-        : round.reference()
-            + " stands at "
-            + round.stage().label()
-            + " and goes no further this way.";
-  }
-
-  /** Ticks a step off, or takes the tick away. Its due date stays as it is at that moment. */
-  @Transactional
-  public void tick(SiteContext context, int number, String key, boolean done) {
-    Round round = get(context, number);
-    if (!done) {
-      articles.untick(round.id(), key);
-      return;
-    }
-    PlannedStep step =
-        planned(context, round).plan().steps().stream()
-            .filter(s -> s.step().key().equals(key))
-            .findFirst()
-            .orElseThrow(() -> new NotFoundException("step", key));
-    articles.tick(round.id(), key, context.today(), context.personId(), step.due());
-  }
-
-  // Publishing
-
-  /**
-   * Claims the round for publishing.
-   *
-   * @throws RefusedException when it is not Ready, or somebody is publishing it at this moment
-   */
-  @Transactional
-  public void beginPublishing(Round round) {
-    Instant now = clock.instant();
-    if (articles.beginPublishing(round.id(), now.minus(BROKEN_OFF), now) == 0) {
-      throw new RefusedException(
-          round.isLive()
-              ? round.reference() + " is live already."
-              : round.stage() == Stage.READY
-                  ? round.reference() + " is being published at this moment."
-                  : round.reference() + " is not Ready.");
-    }
-  }
-
-  /** Publishing failed: the article stays Ready, with the reason. */
-  @Transactional
-  public void publishingFailed(Round round, String reason) {
-    articles.publishingFailed(round.id(), reason, clock.instant());
-  }
-
-  /** Publishing succeeded: the round is live from now on. */
-  @Transactional
-  public void wentLive(SiteContext context, Round round, String address, boolean simulated) {
-    LocalDate today = sites.today(context.site());
-    if (articles.wentLive(round.id(), clock.instant(), today) == 1) {
-      articles.setLiveAddress(round.articleId(), address, simulated);
-      articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
-    }
   }
 
   /** People of the three roles that are named, for a form. */

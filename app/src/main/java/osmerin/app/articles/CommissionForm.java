@@ -13,9 +13,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
-import osmerin.app.team.Role;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 

@@ -2,6 +2,8 @@ package osmerin.app.articles;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
@@ -11,6 +13,7 @@ import osmerin.core.runup.StepRole;
  * One pass of an article through the work, together with what is known of its article.
  *
  * @param latest whether it is the article's current round
+ * @param publishHour at which it is published by itself on its publish date, null for by hand
  * @param liveOn the day it went live in the site's zone
  * @param attemptedAt when publishing was last begun, null when it never was
  * @param failure why publishing failed, null when it did not
@@ -33,6 +36,8 @@ public record Round(
     int cushion,
     Stage stage,
     @Nullable LocalDate publishDate,
+    @Nullable LocalTime publishHour,
+    @Nullable Instant archivedAt,
     @Nullable Instant liveAt,
     @Nullable LocalDate liveOn,
     @Nullable Instant attemptedAt,
@@ -60,6 +65,17 @@ public record Round(
       case EDITOR -> editorId;
       case WRITER -> writerId;
     };
+  }
+
+  /** Whether the person does steps of some role. */
+  public boolean isOf(long personId) {
+    return Stream.of(StepRole.values())
+        .map(this::person)
+        .anyMatch(person -> person != null && person == personId);
+  }
+
+  public boolean isArchived() {
+    return archivedAt != null;
   }
 
   public boolean isLive() {

@@ -23,6 +23,7 @@ public record StepRow(
     @Nullable LocalDate pinned,
     @Nullable LocalDate doneOn,
     @Nullable Instant doneAt,
+    @Nullable Long doneById,
     @Nullable String doneBy,
     @Nullable LocalDate doneDue) {
 

@@ -27,7 +27,16 @@ public record Brief(
     String notes,
     int version,
     @Nullable String changedBy,
-    @Nullable Instant changedAt) {
+    @Nullable Instant changedAt,
+    Optional<SignOff> signOff) {
+
+  /** An editor's word that a version is what the writer needs. */
+  public record SignOff(int version, String by, Instant at) {}
+
+  /** Whether it is signed off as it stands. */
+  public boolean isSignedOff() {
+    return signOff.filter(s -> s.version() == version).isPresent();
+  }
 
   /** Words of the longest text field. */
   public static final int LONGEST_TEXT = 10_000;

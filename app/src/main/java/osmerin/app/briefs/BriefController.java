@@ -12,11 +12,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.TitleCheck;
@@ -37,6 +40,7 @@ class BriefController {
   }
 
   @GetMapping
+  @Needs(Right.READ)
   String brief(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -61,6 +65,7 @@ class BriefController {
   }
 
   @PostMapping
+  @Needs(Right.WORK)
   String save(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -85,7 +90,21 @@ class BriefController {
     return back(site, round);
   }
 
+  @PostMapping("/sign-off")
+  @Needs(Right.EDIT)
+  String signOff(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam int version,
+      RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    briefs.signOff(site, round, version);
+    Foot.say(to, "The brief of " + round.reference() + " is signed off.");
+    return back(site, round);
+  }
+
   @PostMapping("/evidence")
+  @Needs(Right.WORK)
   String fetch(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -93,6 +112,7 @@ class BriefController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
+    ArticleEdits.requireWork(site, round);
     Brief brief = briefs.get(site, round);
     try {
       var kept = evidence.fetch(site, brief.primaryKeyword());
@@ -111,6 +131,7 @@ class BriefController {
 
   /** The title check alone, while somebody types. */
   @PostMapping("/title")
+  @Needs(Right.WORK)
   String title(SiteContext site, BriefForm form, Model model) {
     String title = form.workingTitle() == null ? "" : form.workingTitle();
     String keyword = form.primaryKeyword() == null ? "" : form.primaryKeyword();
@@ -119,6 +140,7 @@ class BriefController {
   }
 
   @GetMapping("/print")
+  @Needs(Right.READ)
   String print(
       SiteContext site,
       @PathVariable ReferenceNumber number,

@@ -123,7 +123,8 @@ record BriefForm(
         text(notes),
         version,
         null,
-        null);
+        null,
+        Optional.empty());
   }
 
   private Optional<WordRange> range() {

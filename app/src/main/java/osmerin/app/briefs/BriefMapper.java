@@ -1,6 +1,7 @@
 package osmerin.app.briefs;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
@@ -24,7 +25,10 @@ interface BriefMapper {
       String notes,
       int version,
       @Nullable String changedBy,
-      @Nullable Instant changedAt) {}
+      @Nullable Instant changedAt,
+      @Nullable Integer signedOff,
+      @Nullable String signedOffBy,
+      @Nullable Instant signedOffAt) {}
 
   Optional<BriefRow> find(@Param("roundId") long roundId);
 
@@ -34,6 +38,13 @@ interface BriefMapper {
       @Param("brief") BriefRow brief,
       @Param("version") int version,
       @Param("personId") long personId);
+
+  int signOff(
+      @Param("roundId") long roundId,
+      @Param("version") int version,
+      @Param("personId") long personId);
+
+  List<Long> unsigned(@Param("roundIds") Collection<Long> roundIds);
 
   void copy(@Param("from") long fromRound, @Param("to") long toRound);
 }

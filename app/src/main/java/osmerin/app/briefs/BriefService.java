@@ -1,15 +1,25 @@
 package osmerin.app.briefs;
 
-import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.RoundReversal;
+import osmerin.app.briefs.Brief.SignOff;
 import osmerin.app.briefs.BriefMapper.BriefRow;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ResearchService;
 import osmerin.app.research.ResearchService.GroupKeywords;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
@@ -17,15 +27,19 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Briefs. */
 @Service
-public class BriefService {
+public class BriefService implements RoundReversal {
+  private static final String FIELD = "Brief: ";
+
   private final BriefMapper briefs;
   private final ResearchService research;
   private final JsonMapper json;
+  private final History history;
 
-  BriefService(BriefMapper briefs, ResearchService research, JsonMapper json) {
+  BriefService(BriefMapper briefs, ResearchService research, JsonMapper json, History history) {
     this.briefs = briefs;
     this.research = research;
     this.json = json;
+    this.history = history;
   }
 
   /** What came of saving a brief. */
@@ -61,7 +75,8 @@ public class BriefService {
         "",
         0,
         null,
-        null);
+        null,
+        Optional.empty());
   }
 
   /**
@@ -71,6 +86,7 @@ public class BriefService {
    */
   @Transactional
   public Saved save(SiteContext context, Round round, Brief brief) {
+    ArticleEdits.requireWork(context, round);
     if (round.isLive()) {
       throw new RefusedException(
           "Round "
@@ -79,13 +95,80 @@ public class BriefService {
               + round.reference()
               + " is live; its brief stays as it was.");
     }
+    Brief before = get(context, round);
     BriefRow row = row(brief);
     int done =
         brief.version() == 0
             ? briefs.insert(row, context.personId())
             : briefs.update(row, brief.version(), context.personId());
     Brief now = get(context, round);
-    return done == 1 ? new Saved.Done(now) : new Saved.Conflict(now, differences(now, brief));
+    if (done == 0) {
+      return new Saved.Conflict(now, differences(now, brief));
+    }
+    history.note(
+        context,
+        Right.WORK,
+        "The brief of %s was changed.".formatted(round.reference()),
+        changes(round, before, now));
+    return new Saved.Done(now);
+  }
+
+  private List<Change> changes(Round round, Brief before, Brief now) {
+    return BriefField.ALL.stream()
+        .filter(field -> !field.words(before).equals(field.words(now)))
+        .map(
+            field ->
+                Change.of(
+                    Thing.ARTICLE,
+                    round.number(),
+                    FIELD + field.name(),
+                    field.words(before),
+                    field.words(now),
+                    field.value(row(before)),
+                    field.value(row(now))))
+        .toList();
+  }
+
+  /**
+   * An editor signs the brief off as it stands; changing it afterwards asks for it once more.
+   *
+   * @param version the version that was read
+   */
+  @Transactional
+  public void signOff(SiteContext context, Round round, int version) {
+    context.require(Right.EDIT);
+    if (briefs.signOff(round.id(), version, context.personId()) == 0) {
+      throw new RefusedException(
+          "Meanwhile the brief of %s was changed. Read it again, then sign it off."
+              .formatted(round.reference()));
+    }
+    history.note(
+        context,
+        Right.EDIT,
+        "The brief of %s was signed off.".formatted(round.reference()),
+        Change.lasting(
+            Thing.ARTICLE, round.number(), "Brief signed off", null, "version " + version));
+  }
+
+  /** Rounds at Commissioned whose brief was written and waits for being signed off. */
+  public Set<Long> waitingForSignOff(Collection<Long> rounds) {
+    return rounds.isEmpty() ? Set.of() : new HashSet<>(briefs.unsigned(rounds));
+  }
+
+  @Override
+  public boolean knows(String field) {
+    return field.startsWith(FIELD);
+  }
+
+  @Override
+  public boolean put(SiteContext context, Round round, Change change) {
+    BriefField field = BriefField.get(change.field().substring(FIELD.length()));
+    BriefRow now = briefs.find(round.id()).orElseThrow();
+    // Read and written once more, since the database keeps JSON in a form of its own.
+    String value = field.value(row(brief(now)));
+    boolean stands = Objects.equals(value, change.to()) && !round.isLive();
+    return stands
+        && briefs.update(field.with(now, change.from()), now.version(), context.personId()) == 1;
   }
 
   /** A refresh starts from the last round's brief. */
@@ -95,43 +178,10 @@ public class BriefService {
   }
 
   private static List<Difference> differences(Brief theirs, Brief yours) {
-    List<Difference> differences = new ArrayList<>();
-    compare(differences, "Working title", theirs.workingTitle(), yours.workingTitle());
-    compare(differences, "Primary keyword", theirs.primaryKeyword(), yours.primaryKeyword());
-    compare(
-        differences,
-        "Secondary keywords",
-        String.join(", ", theirs.secondary()),
-        String.join(", ", yours.secondary()));
-    compare(differences, "Reader", theirs.reader(), yours.reader());
-    compare(differences, "Angle", theirs.angle(), yours.angle());
-    compare(differences, "Words", words(theirs), words(yours));
-    compare(differences, "Outline", outline(theirs), outline(yours));
-    compare(differences, "Notes", theirs.notes(), yours.notes());
-    return differences;
-  }
-
-  private static void compare(
-      List<Difference> differences, String field, String theirs, String yours) {
-    if (!theirs.equals(yours)) {
-      differences.add(new Difference(field, theirs, yours));
-    }
-  }
-
-  private static String words(Brief brief) {
-    return brief.words().map(w -> w.low() + "–" + w.high()).orElse("");
-  }
-
-  private static String outline(Brief brief) {
-    List<String> lines =
-        brief.outline().sections().stream()
-            .map(
-                s ->
-                    "– ".repeat(s.depth())
-                        + s.heading()
-                        + (s.note().isEmpty() ? "" : ": " + s.note()))
-            .toList();
-    return String.join("\n", lines);
+    return BriefField.ALL.stream()
+        .filter(field -> !field.words(theirs).equals(field.words(yours)))
+        .map(field -> new Difference(field.name(), field.words(theirs), field.words(yours)))
+        .toList();
   }
 
   private Brief brief(BriefRow row) {
@@ -151,7 +201,9 @@ public class BriefService {
         row.notes(),
         row.version(),
         row.changedBy(),
-        row.changedAt());
+        row.changedAt(),
+        Optional.ofNullable(row.signedOff())
+            .map(version -> new SignOff(version, row.signedOffBy(), row.signedOffAt())));
   }
 
   private BriefRow row(Brief brief) {
@@ -168,6 +220,9 @@ public class BriefService {
         json.writeValueAsString(brief.outline().sections()),
         brief.notes(),
         brief.version(),
+        null,
+        null,
+        null,
         null,
         null);
   }

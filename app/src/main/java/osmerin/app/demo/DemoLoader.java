@@ -20,6 +20,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.ArticleType;
 import osmerin.app.articles.ArticleTypeService;
@@ -33,13 +34,14 @@ import osmerin.app.live.PublishService;
 import osmerin.app.live.RefreshService;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.MonthService;
+import osmerin.app.plan.Targets;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ImportService;
+import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
-import osmerin.app.team.Role;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
@@ -64,6 +66,7 @@ public class DemoLoader implements ApplicationRunner {
   private final ArticleTypeService types;
   private final ImportService imports;
   private final ArticleService articles;
+  private final ArticleEdits edits;
   private final BriefService briefs;
   private final EvidenceService evidence;
   private final DraftService drafts;
@@ -80,6 +83,7 @@ public class DemoLoader implements ApplicationRunner {
       ArticleTypeService types,
       ImportService imports,
       ArticleService articles,
+      ArticleEdits edits,
       BriefService briefs,
       EvidenceService evidence,
       DraftService drafts,
@@ -94,6 +98,7 @@ public class DemoLoader implements ApplicationRunner {
     this.types = types;
     this.imports = imports;
     this.articles = articles;
+    this.edits = edits;
     this.briefs = briefs;
     this.evidence = evidence;
     this.drafts = drafts;
@@ -119,6 +124,7 @@ public class DemoLoader implements ApplicationRunner {
   private final class Load {
     private final Random random = new Random(7);
     private final Map<String, Long> people = new HashMap<>();
+    private final Map<String, Role> roles = new HashMap<>();
     private final Map<String, String> topics = DemoText.topicOfGroup();
     private Site site;
     private DemoMonth month;
@@ -163,14 +169,15 @@ public class DemoLoader implements ApplicationRunner {
 
     private void add(String name, Role role) {
       String login = name.substring(0, name.indexOf(' ')).toLowerCase();
-      long id = team.add(login, name, PASSWORD);
+      long id = team.add(login, name, login + "@marlpit.example", PASSWORD);
       team.join(site.id(), id, role);
       people.put(name, id);
+      roles.put(name, role);
     }
 
     private SiteContext as(String name) {
       SignedIn person = new SignedIn(people.get(name), name, name, "", "");
-      return new SiteContext(site, person, sites.today(site));
+      return new SiteContext(site, person, roles.get(name), sites.today(site));
     }
 
     private String writer() {
@@ -199,13 +206,13 @@ public class DemoLoader implements ApplicationRunner {
 
     private void stage(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        articles.move(as("Tamsin Okoro"), round.number(), true, at);
+        edits.move(as("Tamsin Okoro"), round.number(), at.next().orElseThrow(), at);
       }
     }
 
     private void tick(Round round, String... keys) {
       for (String key : keys) {
-        articles.tick(as("Tamsin Okoro"), round.number(), key, true);
+        edits.tick(as("Tamsin Okoro"), round.number(), key, true);
       }
     }
 
@@ -223,7 +230,7 @@ public class DemoLoader implements ApplicationRunner {
       Instant at = day.atTime(MORNING).atZone(site.zoneId()).toInstant();
       Round ready = articles.get(as("Tamsin Okoro"), round.number());
       PublishService.Outcome outcome =
-          publishing.publish(as("Tamsin Okoro"), round.number(), Optional.of(at));
+          publishing.publish(as("Tamsin Okoro"), round.number(), Optional.of(at), "");
       if (outcome instanceof PublishService.Outcome.Failed) {
         throw new IllegalStateException("the demo needs its simulated blog host: " + outcome);
       }
@@ -354,7 +361,8 @@ public class DemoLoader implements ApplicationRunner {
               "Ask Hanne Ostrava for a sentence on worn elements.",
               fresh.version(),
               null,
-              null));
+              null,
+              Optional.empty()));
       try {
         evidence.fetch(odile, "firing schedule");
       } catch (RefusedException e) {
@@ -431,7 +439,10 @@ public class DemoLoader implements ApplicationRunner {
     private void addTargets() {
       for (int i = -12; i <= 2; i++) {
         months.setTargets(
-            as("Odile Brandt"), month.month().plusMonths(i), i < 0 ? 3 : 7, i < 0 ? 1 : 5);
+            as("Odile Brandt"),
+            month.month().plusMonths(i),
+            null,
+            i < 0 ? new Targets(3, 1) : new Targets(7, 5));
       }
     }
   }

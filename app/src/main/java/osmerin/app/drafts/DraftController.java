@@ -16,6 +16,8 @@ import osmerin.app.articles.Round;
 import osmerin.app.drafts.DraftService.Saved;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.formats.markdown.Markdown;
@@ -33,6 +35,7 @@ class DraftController {
   }
 
   @GetMapping
+  @Needs(Right.READ)
   String draft(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -51,11 +54,12 @@ class DraftController {
     model.addAttribute("latest", drafts.latest(round).orElse(null));
     model.addAttribute("versions", drafts.versions(round));
     model.addAttribute("check", drafts.check(site, round, text));
-    model.addAttribute("html", round.isLive() ? Markdown.html(text) : null);
+    model.addAttribute("html", Markdown.html(text));
     return "drafts/draft";
   }
 
   @PostMapping
+  @Needs(Right.WORK)
   String save(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -87,6 +91,7 @@ class DraftController {
 
   /** The check alone, while somebody types. */
   @PostMapping("/check")
+  @Needs(Right.READ)
   String check(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -98,12 +103,14 @@ class DraftController {
   }
 
   @PostMapping("/preview")
+  @Needs(Right.READ)
   String preview(SiteContext site, @RequestParam String text, Model model) {
     model.addAttribute("html", Markdown.html(text));
     return "drafts/preview :: preview";
   }
 
   @GetMapping("/versions/{ordinal}")
+  @Needs(Right.READ)
   String version(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -121,6 +128,7 @@ class DraftController {
 
   /** Brings an old version back as a new one; the versions between stay. */
   @PostMapping("/versions/{ordinal}/restore")
+  @Needs(Right.WORK)
   String restore(
       SiteContext site,
       @PathVariable ReferenceNumber number,

@@ -6,12 +6,18 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.briefs.EvidenceService;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.draft.DraftBrief;
 import osmerin.core.draft.DraftCheck;
@@ -21,18 +27,22 @@ import osmerin.formats.markdown.Markdown;
 
 /** Drafts, their versions and their check. */
 @Service
-public class DraftService {
+public class DraftService implements RoundReversal {
+  private static final String FIELD = "Draft";
+
   /** Longer drafts are refused. */
   static final int LONGEST = 400_000;
 
   private final DraftMapper drafts;
   private final BriefService briefs;
   private final EvidenceService evidence;
+  private final History history;
 
-  DraftService(DraftMapper drafts, BriefService briefs, EvidenceService evidence) {
+  DraftService(DraftMapper drafts, BriefService briefs, EvidenceService evidence, History history) {
     this.drafts = drafts;
     this.briefs = briefs;
     this.evidence = evidence;
+    this.history = history;
   }
 
   /** What came of saving a draft. */
@@ -78,6 +88,7 @@ public class DraftService {
    */
   @Transactional
   public Saved save(SiteContext context, Round round, String typed, int seen) {
+    ArticleEdits.requireWork(context, round);
     if (round.isLive()) {
       throw new RefusedException(
           "Round "
@@ -99,7 +110,40 @@ public class DraftService {
     if (drafts.insert(round.id(), seen + 1, text, words, context.personId()) == 0) {
       return new Saved.Conflict(latest(round).orElseThrow());
     }
+    history.note(
+        context,
+        Right.WORK,
+        "Version %d of the draft of %s was saved.".formatted(seen + 1, round.reference()),
+        Change.of(
+            Thing.ARTICLE,
+            round.number(),
+            FIELD,
+            seen == 0 ? null : "version " + seen,
+            "version " + (seen + 1),
+            seen,
+            seen + 1));
     return new Saved.Done(seen + 1);
+  }
+
+  @Override
+  public boolean knows(String field) {
+    return field.equals(FIELD);
+  }
+
+  /** An old version becomes the latest one once more; those between stay. */
+  @Override
+  public boolean put(SiteContext context, Round round, Change change) {
+    DraftVersion latest = latest(round).orElseThrow();
+    if (round.isLive() || !latest.text().equals(text(round, change.to()))) {
+      return false;
+    }
+    String back = text(round, change.from());
+    int words = Markdown.draft(back).words();
+    return drafts.insert(round.id(), latest.ordinal() + 1, back, words, context.personId()) == 1;
+  }
+
+  private String text(Round round, String ordinal) {
+    return ordinal.equals("0") ? "" : version(round, Integer.parseInt(ordinal)).text();
   }
 
   /** A refresh starts from the last round's draft. */

@@ -7,11 +7,14 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Tally;
 import osmerin.app.frame.Frame.Area;
+import osmerin.app.notices.Notices;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.Month;
 import osmerin.app.plan.MonthService;
 import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.app.team.AccountService;
 
 /** Gathers what stands around a page. */
 @Service
@@ -20,22 +23,37 @@ public class FrameService {
   private final PitchService pitches;
   private final MonthService months;
   private final ArticleService articles;
+  private final SiteService sites;
+  private final AccountService accounts;
+  private final Notices notices;
 
   FrameService(
       ResearchService research,
       PitchService pitches,
       MonthService months,
-      ArticleService articles) {
+      ArticleService articles,
+      SiteService sites,
+      AccountService accounts,
+      Notices notices) {
     this.research = research;
     this.pitches = pitches;
     this.months = months;
     this.articles = articles;
+    this.sites = sites;
+    this.accounts = accounts;
+    this.notices = notices;
   }
 
   @Transactional(readOnly = true)
   public Frame frame(SiteContext context) {
     Month month = months.month(context, YearMonth.from(context.today()));
-    return new Frame(context, areas(context, month), Tideline.of(month));
+    return new Frame(
+        context,
+        areas(context, month),
+        Tideline.of(month),
+        sites.of(context.personId()),
+        accounts.settings(context.personId()),
+        notices.countUnread(context.personId()));
   }
 
   public Tideline tideline(SiteContext context, YearMonth month) {

@@ -7,6 +7,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /** The tideline of another month, swapped into whatever page is shown. */
@@ -19,6 +21,7 @@ class TidelineController {
   }
 
   @GetMapping("/{site}/tideline/{month}")
+  @Needs(Right.READ)
   String tideline(SiteContext site, @PathVariable String month, Model model) {
     try {
       model.addAttribute("tideline", frames.tideline(site, YearMonth.parse(month)));

@@ -1,6 +1,7 @@
 package osmerin.app.live;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
@@ -12,12 +13,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Publishing;
 import osmerin.app.articles.Round;
-import osmerin.app.articles.StandingWords;
 import osmerin.app.live.PublishService.Outcome;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 
@@ -29,15 +32,22 @@ class LiveController {
 
   private final ArticleService articles;
   private final PublishService publishing;
+  private final Publishing attempts;
   private final RefreshService refreshing;
 
-  LiveController(ArticleService articles, PublishService publishing, RefreshService refreshing) {
+  LiveController(
+      ArticleService articles,
+      PublishService publishing,
+      Publishing attempts,
+      RefreshService refreshing) {
     this.articles = articles;
     this.publishing = publishing;
+    this.attempts = attempts;
     this.refreshing = refreshing;
   }
 
   @GetMapping("/live")
+  @Needs(Right.READ)
   String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
     Paging paging = new Paging(page, PAGE, articles.tally(site.siteId()).live());
     model.addAttribute("rounds", articles.live(site, paging.offset(), PAGE));
@@ -47,6 +57,7 @@ class LiveController {
   }
 
   @PostMapping("/articles/{number}/publish")
+  @Needs(Right.EDIT)
   String publish(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
     Outcome outcome = publishing.publish(site, number.number());
     Foot.say(
@@ -57,7 +68,55 @@ class LiveController {
     return back(site, number);
   }
 
+  /** The hour at which it is published by itself, or by hand. */
+  @PostMapping("/articles/{number}/hour")
+  @Needs(Right.EDIT)
+  String hour(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.TIME)
+          @Nullable LocalTime seen,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.TIME)
+          @Nullable LocalTime hour,
+      RedirectAttributes to) {
+    attempts.setHour(site, number.number(), seen, hour);
+    Foot.say(
+        to,
+        hour == null
+            ? number + " is published by hand."
+            : number + " publishes itself at " + hour + " on its publish date, once it is Ready.");
+    return back(site, number);
+  }
+
+  @PostMapping("/articles/{number}/published-elsewhere")
+  @Needs(Right.EDIT)
+  String publishedElsewhere(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String address,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate day,
+      RedirectAttributes to) {
+    LocalDate since = day == null ? site.today() : day;
+    attempts.wasPublishedElsewhere(site, number.number(), address, since);
+    Foot.say(to, number + " is live, published elsewhere.");
+    return back(site, number);
+  }
+
+  @PostMapping("/articles/{number}/live-address")
+  @Needs(Right.EDIT)
+  String liveAddress(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String address,
+      RedirectAttributes to) {
+    attempts.setLiveAddress(site, number.number(), address);
+    Foot.say(to, "The address of " + number + " is set.");
+    return back(site, number);
+  }
+
   @PostMapping("/articles/{number}/refresh")
+  @Needs(Right.COMMISSION)
   String refresh(
       SiteContext site,
       @PathVariable ReferenceNumber number,
@@ -66,7 +125,6 @@ class LiveController {
           @Nullable LocalDate date,
       RedirectAttributes to) {
     Round round = refreshing.begin(site, number.number(), depth, date);
-    String warning = StandingWords.warning(articles.page(site, round.number(), null).planned());
     String when = date == null ? "" : ", to be published on " + In.day(date);
     Foot.say(
         to,

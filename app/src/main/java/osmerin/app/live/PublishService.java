@@ -1,6 +1,7 @@
 package osmerin.app.live;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -10,6 +11,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Publishing;
 import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
@@ -17,7 +19,10 @@ import osmerin.app.drafts.DraftVersion;
 import osmerin.app.live.BlogHost.Entry;
 import osmerin.app.live.BlogHost.Published;
 import osmerin.app.live.BlogHost.PublishingFailedException;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.markdown.Markdown;
 
@@ -34,12 +39,22 @@ public class PublishService {
   private static final Logger LOG = LoggerFactory.getLogger(PublishService.class);
 
   private final ArticleService articles;
+  private final Publishing publishing;
   private final BriefService briefs;
   private final DraftService drafts;
+  private final Notices notices;
   private final BlogHost host;
 
-  PublishService(ArticleService articles, BriefService briefs, DraftService drafts, BlogHost host) {
+  PublishService(
+      ArticleService articles,
+      Publishing publishing,
+      BriefService briefs,
+      DraftService drafts,
+      Notices notices,
+      BlogHost host) {
     this.articles = articles;
+    this.publishing = publishing;
+    this.notices = notices;
     this.briefs = briefs;
     this.drafts = drafts;
     this.host = host;
@@ -59,15 +74,18 @@ public class PublishService {
    * @throws RefusedException when the article is not Ready, has no draft, or is being published
    */
   public Outcome publish(SiteContext context, int number) {
-    return publish(context, number, Optional.empty());
+    return publish(context, number, Optional.empty(), "");
   }
 
   /**
    * Publishes what was first published elsewhere or earlier.
    *
    * @param published when; the host dates the article by it
+   * @param remark an end for the sentence in the history
    */
-  public Outcome publish(SiteContext context, int number, Optional<Instant> published) {
+  public Outcome publish(
+      SiteContext context, int number, Optional<Instant> published, String remark) {
+    context.require(Right.EDIT);
     Round round = articles.get(context, number);
     DraftVersion draft =
         drafts
@@ -78,16 +96,34 @@ public class PublishService {
                     new RefusedException(
                         round.reference() + " has no draft yet. Write one first."));
     Entry entry = entry(context, round, draft.text(), published.orElse(null));
-    articles.beginPublishing(round);
+    publishing.begin(context, round);
     try {
       Published sent = send(round, entry);
-      articles.wentLive(context, round, sent.address(), sent.simulated());
+      publishing.wentLive(context, round, sent.address(), sent.simulated(), remark);
+      tell(context, round, NoticeKind.WENT_LIVE, " went live.");
       return new Outcome.Live(sent.address());
     } catch (PublishingFailedException e) {
-      LOG.warn("publishing {} failed: {}", round.reference(), e.getMessage());
-      articles.publishingFailed(round, e.getMessage());
+      failed(context, round, e.getMessage());
       return new Outcome.Failed(e.getMessage());
     }
+  }
+
+  /** Writes a failed try down and tells those whom it concerns. */
+  void failed(SiteContext context, Round round, String reason) {
+    LOG.warn("publishing {} failed: {}", round.reference(), reason);
+    publishing.failed(context, round, reason);
+    tell(context, round, NoticeKind.NOT_PUBLISHED, " was not published. " + reason);
+  }
+
+  private void tell(SiteContext context, Round round, NoticeKind kind, String what) {
+    String text = round.reference() + " “" + round.title() + "”" + what;
+    String path = context.base() + "/articles/" + round.reference();
+    notices.tell(
+        context,
+        Arrays.asList(round.strategistId(), round.editorId(), round.writerId()),
+        kind,
+        text,
+        path);
   }
 
   private Published send(Round round, Entry entry) {

@@ -13,9 +13,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.CommissionForm;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /** The pitches ledger, and the pitch that is typed from any page. */
@@ -26,13 +31,16 @@ class PitchController {
 
   private final PitchService pitches;
   private final CommissionForm commissioning;
+  private final History history;
 
-  PitchController(PitchService pitches, CommissionForm commissioning) {
+  PitchController(PitchService pitches, CommissionForm commissioning, History history) {
     this.pitches = pitches;
+    this.history = history;
     this.commissioning = commissioning;
   }
 
   @GetMapping
+  @Needs(Right.READ)
   String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
     Paging paging = new Paging(page, PAGE, pitches.countOpen(site));
     model.addAttribute("pitches", pitches.open(site, paging.offset(), PAGE));
@@ -42,6 +50,7 @@ class PitchController {
 
   /** From the dialog the page stays as it is and the foot says what happened. */
   @PostMapping
+  @Needs(Right.PITCH)
   String pitch(
       SiteContext site,
       @RequestParam String title,
@@ -55,6 +64,7 @@ class PitchController {
     }
     try {
       model.addAttribute("pitched", pitches.pitch(site, title));
+      model.addAttribute("footUndo", Foot.offered());
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("fault", e.getMessage());
@@ -63,7 +73,45 @@ class PitchController {
     return "pitches/pitched";
   }
 
+  @GetMapping("/{id}/drawer")
+  @Needs(Right.READ)
+  String drawer(SiteContext site, @PathVariable long id, Model model) {
+    model.addAttribute("pitch", pitches.get(site, id));
+    model.addAttribute("history", history.entries(site, Asked.of(Thing.PITCH, id), 0, 10));
+    return "pitches/drawer";
+  }
+
+  @PostMapping("/{id}/title")
+  @Needs(Right.PITCH)
+  String rename(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam String title,
+      @RequestParam int seen,
+      RedirectAttributes to) {
+    pitches.rename(site, id, title, seen);
+    Foot.say(to, "The pitch is “" + title.strip() + "” now.");
+    return "redirect:" + site.base() + "/pitches";
+  }
+
+  @PostMapping("/{id}/archive")
+  @Needs(Right.PITCH)
+  String archive(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    pitches.archive(site, id);
+    Foot.say(to, "The pitch is in the archive.");
+    return "redirect:" + site.base() + "/pitches";
+  }
+
+  @PostMapping("/{id}/restore")
+  @Needs(Right.EDIT)
+  String restore(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    pitches.restore(site, id);
+    Foot.say(to, "The pitch is back from the archive.");
+    return "redirect:" + site.base() + "/pitches";
+  }
+
   @GetMapping("/{id}/commission")
+  @Needs(Right.COMMISSION)
   String commission(SiteContext site, @PathVariable long id, Model model) {
     Pitch pitch = pitches.get(site, id);
     return commissioning.show(
@@ -71,6 +119,7 @@ class PitchController {
   }
 
   @PostMapping("/{id}/commission")
+  @Needs(Right.COMMISSION)
   String commission(
       SiteContext site,
       @PathVariable long id,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface PitchMapper {
@@ -17,5 +18,26 @@ interface PitchMapper {
 
   long countOpen(@Param("siteId") long siteId);
 
-  int commissioned(@Param("id") long id, @Param("articleId") long articleId);
+  int rename(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("title") String title,
+      @Param("seen") int seen);
+
+  int archive(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
+
+  List<Pitch> archived(
+      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+
+  long countArchived(@Param("siteId") long siteId);
+
+  int setState(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("from") String from,
+      @Param("to") String to,
+      @Param("number") @Nullable Integer articleNumber);
+
+  List<Pitch> findByWords(
+      @Param("siteId") long siteId, @Param("pattern") String pattern, @Param("limit") int limit);
 }

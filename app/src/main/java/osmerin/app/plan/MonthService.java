@@ -2,14 +2,23 @@ package osmerin.app.plan;
 
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.PlannedRound;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.core.article.Kind;
@@ -18,26 +27,29 @@ import osmerin.core.workday.WorkCalendar;
 
 /** Months: their targets, and how they stand. */
 @Service
-public class MonthService {
+public class MonthService implements Reversal {
   /** A larger target is a slip of the finger. */
   static final int LARGEST_TARGET = 999;
+
+  private static final String NEW_TARGET = "Target for new articles";
+  private static final String REFRESH_TARGET = "Target for refreshed articles";
 
   private final ArticleService articles;
   private final SiteService sites;
   private final TargetMapper targets;
+  private final History history;
 
-  MonthService(ArticleService articles, SiteService sites, TargetMapper targets) {
+  MonthService(ArticleService articles, SiteService sites, TargetMapper targets, History history) {
     this.articles = articles;
     this.sites = sites;
     this.targets = targets;
+    this.history = history;
   }
 
   public Month month(SiteContext context, YearMonth month) {
     List<PlannedRound> rounds = articles.inDays(context, month.atDay(1), month.atEndOfMonth());
     WorkCalendar calendar = sites.calendar(context.site());
-    Map<Kind, Integer> wanted =
-        targets.of(context.siteId(), month.atDay(1)).stream()
-            .collect(Collectors.toMap(Target::kind, Target::number));
+    Map<Kind, Integer> wanted = wanted(context, month);
     LocalDate today = context.today();
     return new Month(
         month,
@@ -45,6 +57,11 @@ public class MonthService {
         rounds,
         pace(month, Kind.NEW, wanted, rounds, today, calendar),
         pace(month, Kind.REFRESH, wanted, rounds, today, calendar));
+  }
+
+  private Map<Kind, Integer> wanted(SiteContext context, YearMonth month) {
+    return targets.of(context.siteId(), month.atDay(1)).stream()
+        .collect(Collectors.toMap(Target::kind, Target::number));
   }
 
   private static Pace pace(
@@ -62,15 +79,77 @@ public class MonthService {
         calendar);
   }
 
+  /**
+   * Sets a month's targets.
+   *
+   * @param seen the targets the person saw, null to set them whatever they are
+   */
   @Transactional
-  public void setTargets(SiteContext context, YearMonth month, int newArticles, int refreshes) {
-    for (int number : new int[] {newArticles, refreshes}) {
+  public void setTargets(
+      SiteContext context, YearMonth month, @Nullable Targets seen, Targets wanted) {
+    context.require(Right.TARGETS);
+    for (int number : new int[] {wanted.newArticles(), wanted.refreshes()}) {
       if (number < 0 || number > LARGEST_TARGET) {
         throw new RefusedException("A target is a number from 0 to " + LARGEST_TARGET + ".");
       }
     }
-    LocalDate first = month.atDay(1);
-    targets.set(context.siteId(), first, Kind.NEW, newArticles, context.personId());
-    targets.set(context.siteId(), first, Kind.REFRESH, refreshes, context.personId());
+    targets.lock(context.siteId());
+    Targets now = targets(context, month);
+    if (seen != null && !seen.equals(now)) {
+      throw new ConflictException(
+          "The month",
+          "Targets",
+          now.words(),
+          wanted.words(),
+          history.lastBy(context, Thing.MONTH, month, null),
+          now.asSeen());
+    }
+    List<Change> changes = new ArrayList<>();
+    set(context, month, Kind.NEW, now.newArticles(), wanted.newArticles(), changes);
+    set(context, month, Kind.REFRESH, now.refreshes(), wanted.refreshes(), changes);
+    history.note(
+        context,
+        Right.TARGETS,
+        "The targets of %s are %s.".formatted(In.month(month, context.today()), wanted.words()),
+        changes);
+  }
+
+  private void set(
+      SiteContext context, YearMonth month, Kind kind, int now, int wanted, List<Change> changes) {
+    if (now != wanted) {
+      targets.set(context.siteId(), month.atDay(1), kind, wanted, context.personId());
+      String field = kind == Kind.NEW ? NEW_TARGET : REFRESH_TARGET;
+      changes.add(
+          Change.of(Thing.MONTH, month, field, String.valueOf(now), String.valueOf(wanted)));
+    }
+  }
+
+  private Targets targets(SiteContext context, YearMonth month) {
+    Map<Kind, Integer> wanted = wanted(context, month);
+    return new Targets(wanted.getOrDefault(Kind.NEW, 0), wanted.getOrDefault(Kind.REFRESH, 0));
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.MONTH;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    YearMonth month = YearMonth.parse(key);
+    targets.lock(context.siteId());
+    for (Change change : changes) {
+      Kind kind = change.field().equals(NEW_TARGET) ? Kind.NEW : Kind.REFRESH;
+      int now = wanted(context, month).getOrDefault(kind, 0);
+      if (now != Integer.parseInt(change.to())) {
+        throw new RefusedException("The target is " + now + " by now, so it cannot be put back.");
+      }
+      targets.set(
+          context.siteId(),
+          month.atDay(1),
+          kind,
+          Integer.parseInt(change.from()),
+          context.personId());
+    }
   }
 }

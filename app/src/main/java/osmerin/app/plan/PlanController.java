@@ -17,14 +17,20 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.DateChange;
 import osmerin.app.articles.PlannedRound;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
@@ -34,8 +40,12 @@ import osmerin.core.article.ReferenceNumber;
 @Controller
 @RequestMapping("/{site}/plan")
 class PlanController {
+  private static final int HISTORY_SHOWN = 5;
+
   private final MonthService months;
   private final ArticleService articles;
+  private final ArticleEdits edits;
+  private final History history;
   private final DraftService drafts;
   private final SiteService sites;
   private final TeamService team;
@@ -43,22 +53,28 @@ class PlanController {
   PlanController(
       MonthService months,
       ArticleService articles,
+      ArticleEdits edits,
+      History history,
       DraftService drafts,
       SiteService sites,
       TeamService team) {
     this.months = months;
     this.articles = articles;
+    this.edits = edits;
+    this.history = history;
     this.drafts = drafts;
     this.sites = sites;
     this.team = team;
   }
 
   @GetMapping
+  @Needs(Right.READ)
   String now(SiteContext site) {
     return "redirect:/" + site.site().slug() + "/plan/" + YearMonth.from(site.today());
   }
 
   @GetMapping("/{month:\\d{4}-\\d{2}}")
+  @Needs(Right.READ)
   String month(SiteContext site, @PathVariable String month, Model model) {
     return month(site, parsed(month), model);
   }
@@ -70,23 +86,30 @@ class PlanController {
     model.addAttribute("newWords", PaceWords.of(shown.newArticles()));
     model.addAttribute("refreshMeter", Meter.of(shown.refreshes()));
     model.addAttribute("refreshWords", PaceWords.of(shown.refreshes()));
+    model.addAttribute(
+        "history", history.entries(site, Asked.of(Thing.MONTH, month), 0, HISTORY_SHOWN));
     addUndated(site, model);
     addInitials(site, model);
     return "plan/month";
   }
 
   @PostMapping("/{month:\\d{4}-\\d{2}}/targets")
+  @Needs(Right.TARGETS)
   String targets(
       SiteContext site,
       @PathVariable String month,
       @RequestParam String newArticles,
       @RequestParam String refreshes,
+      @RequestParam(required = false) @Nullable Integer seenNew,
+      @RequestParam(required = false) @Nullable Integer seenRefreshes,
       RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
     YearMonth of = parsed(month);
     try {
-      months.setTargets(site, of, number(newArticles), number(refreshes));
+      Targets seen =
+          seenNew == null || seenRefreshes == null ? null : new Targets(seenNew, seenRefreshes);
+      months.setTargets(site, of, seen, new Targets(number(newArticles), number(refreshes)));
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("fault", e.getMessage());
@@ -104,6 +127,7 @@ class PlanController {
   }
 
   @GetMapping("/{month:\\d{4}-\\d{2}}/calendar")
+  @Needs(Right.READ)
   String calendar(SiteContext site, @PathVariable String month, Model model) {
     return calendar(site, parsed(month), model);
   }
@@ -120,6 +144,7 @@ class PlanController {
 
   /** A slip was moved to another day, or to no day. */
   @PostMapping("/{month:\\d{4}-\\d{2}}/calendar")
+  @Needs(Right.EDIT)
   String move(
       SiteContext site,
       @PathVariable String month,
@@ -133,7 +158,7 @@ class PlanController {
       Model model,
       HttpServletResponse response) {
     try {
-      DateChange change = articles.setPublishDate(site, number.number(), from, date, allTheSame);
+      DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
       if (change instanceof DateChange.Impossible impossible) {
         model.addAttribute("impossible", impossible);
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());

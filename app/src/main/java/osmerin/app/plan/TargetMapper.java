@@ -8,6 +8,9 @@ import osmerin.core.article.Kind;
 
 @Mapper
 interface TargetMapper {
+  /** Holds every other change of the site's targets back until the transaction ends. */
+  String lock(@Param("siteId") long siteId);
+
   List<Target> of(@Param("siteId") long siteId, @Param("month") LocalDate month);
 
   void set(

@@ -16,7 +16,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
 import osmerin.app.research.ImportService.Waiting;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
@@ -31,9 +36,13 @@ class ImportController {
   private static final int PREVIEW_ROWS = 20;
 
   private final ImportService imports;
+  private final ImportJob job;
+  private final History history;
 
-  ImportController(ImportService imports) {
+  ImportController(ImportService imports, ImportJob job, History history) {
     this.imports = imports;
+    this.job = job;
+    this.history = history;
   }
 
   /** What a person corrected; what is missing is guessed. */
@@ -58,12 +67,14 @@ class ImportController {
   }
 
   @GetMapping("/import")
+  @Needs(Right.IMPORT)
   String upload(SiteContext site, Model model) {
     model.addAttribute("imports", imports.imports(site));
     return "research/upload";
   }
 
   @PostMapping("/import")
+  @Needs(Right.IMPORT)
   String upload(
       SiteContext site, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
       throws IOException {
@@ -80,6 +91,7 @@ class ImportController {
   }
 
   @GetMapping("/import/{id}")
+  @Needs(Right.IMPORT)
   String preview(SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
     return preview(imports.waiting(site, id), corrections, model);
   }
@@ -97,6 +109,7 @@ class ImportController {
   }
 
   @PostMapping("/import/{id}")
+  @Needs(Right.IMPORT)
   String run(
       SiteContext site,
       @PathVariable UUID id,
@@ -105,8 +118,10 @@ class ImportController {
       HttpServletResponse response) {
     Waiting waiting = imports.waiting(site, id);
     try {
-      long done = imports.importWaiting(site, id, corrections.reading(waiting));
-      return "redirect:/" + site.site().slug() + "/research/imports/" + done;
+      return "redirect:"
+          + site.base()
+          + "/work/"
+          + job.order(site, id, corrections.reading(waiting));
     } catch (UnreadableFileException e) {
       String view = preview(waiting, corrections, model);
       return fault(e.getMessage(), waiting.name(), view, model, response);
@@ -126,8 +141,10 @@ class ImportController {
   }
 
   @GetMapping("/imports/{id}")
+  @Needs(Right.READ)
   String report(SiteContext site, @PathVariable long id, Model model) {
     model.addAttribute("report", imports.finished(site, id));
+    model.addAttribute("history", history.entries(site, Asked.of(Thing.IMPORT, id), 0, 5));
     return "research/report";
   }
 }

@@ -6,18 +6,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.ProblemRow;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
+import osmerin.core.text.Counted;
 import osmerin.formats.keywords.FileReading;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
@@ -41,11 +47,13 @@ public class ImportService {
   private final ResearchMapper research;
   private final Regrouping regrouping;
   private final CopyIn copy;
+  private final History history;
 
-  ImportService(ResearchMapper research, Regrouping regrouping, CopyIn copy) {
+  ImportService(ResearchMapper research, Regrouping regrouping, CopyIn copy, History history) {
     this.research = research;
     this.regrouping = regrouping;
     this.copy = copy;
+    this.history = history;
   }
 
   /**
@@ -56,6 +64,7 @@ public class ImportService {
    */
   @Transactional
   public UUID keep(SiteContext context, String name, byte[] content) {
+    context.require(Right.IMPORT);
     new KeywordFile(content).guess();
     UUID id = UUID.randomUUID();
     research.deleteOldFiles(context.siteId());
@@ -70,11 +79,26 @@ public class ImportService {
         .orElseThrow(() -> new NotFoundException("uploaded file", id));
   }
 
-  /** Imports a file that waits. */
+  /**
+   * @throws osmerin.formats.text.UnreadableFileException when no column holds keywords
+   */
+  void requireReadable(SiteContext context, UUID id, FileReading reading) {
+    context.require(Right.IMPORT);
+    waiting(context, id).file().requireKeywords(reading);
+  }
+
+  /**
+   * Imports a file that waits.
+   *
+   * @param progress is told of each part of the work
+   */
   @Transactional
-  public long importWaiting(SiteContext context, UUID id, FileReading reading) {
+  public long importWaiting(
+      SiteContext context, UUID id, FileReading reading, Consumer<String> progress) {
     Waiting waiting = waiting(context, id);
-    long done = importRows(context, waiting.name(), waiting.file().read(reading));
+    progress.accept("Reading the file");
+    KeywordRows rows = waiting.file().read(reading);
+    long done = importRows(context, waiting.name(), rows, progress);
     research.deleteFile(id);
     return done;
   }
@@ -82,7 +106,7 @@ public class ImportService {
   /** Imports a file as it is guessed to be. */
   @Transactional
   public long importFile(SiteContext context, String name, byte[] content) {
-    return importRows(context, name, new KeywordFile(content).read());
+    return importRows(context, name, new KeywordFile(content).read(), part -> {});
   }
 
   List<ImportRow> imports(SiteContext context) {
@@ -97,19 +121,21 @@ public class ImportService {
     return new Finished(row, research.problems(id, PROBLEMS_SHOWN));
   }
 
-  private long importRows(SiteContext context, String name, KeywordRows rows) {
+  private long importRows(
+      SiteContext context, String name, KeywordRows rows, Consumer<String> progress) {
+    context.require(Right.IMPORT);
     research.lock(context.siteId());
-    Map<String, KnownKeyword> known =
-        research.keywords(context.siteId()).stream()
-            .map(StoredKeyword::known)
-            .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
+    progress.accept("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
+    Map<String, KnownKeyword> known = known(context.siteId());
     List<Keyword> fresh = new ArrayList<>();
     List<KnownKeyword> changed = new ArrayList<>();
+    List<Long> met = new ArrayList<>();
     for (Keyword keyword : rows.keywords()) {
       KnownKeyword before = known.get(keyword.normal());
       if (before == null) {
         fresh.add(keyword);
       } else {
+        met.add(before.id());
         Keyword after = before.keyword().updatedBy(keyword);
         if (!after.equals(before.keyword())) {
           changed.add(new KnownKeyword(before.id(), after, before.groupId()));
@@ -127,12 +153,35 @@ public class ImportService {
             (int) rows.rejected());
     long importId = research.insertImport(context.siteId(), context.personId(), name, report);
     storeProblems(importId, rows.problems());
+    progress.accept("Storing");
+    storeBefore(importId, met);
     storeAdded(context.siteId(), importId, added);
     storeChanged(importId, changed);
     added.forEach(k -> known.put(k.keyword().normal(), k));
     changed.forEach(k -> known.put(k.keyword().normal(), k));
+    progress.accept("Grouping " + Counted.of(known.size(), "keyword"));
     regrouping.run(context.siteId(), known.values());
+    history.note(
+        context,
+        Right.IMPORT,
+        "%s was imported: %s new, %d changed."
+            .formatted(name, Counted.of(added.size(), "keyword"), changed.size()),
+        Change.of(Thing.IMPORT, importId, ImportUndo.IMPORT, null, "imported"));
     return importId;
+  }
+
+  private Map<String, KnownKeyword> known(long siteId) {
+    return research.keywords(siteId).stream()
+        .map(StoredKeyword::known)
+        .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
+  }
+
+  /** Keeps what the keywords of the file were before, so that the import can be taken back. */
+  private void storeBefore(long importId, List<Long> keywordIds) {
+    research.createMet();
+    copy.rows("met_keyword (id)", keywordIds, ImportService::fields);
+    research.keepBefore(importId);
+    research.markMet(importId);
   }
 
   private List<KnownKeyword> withIds(List<Keyword> keywords) {

@@ -70,7 +70,7 @@ class Regrouping {
 
   private Map<String, Topics.Kept> keptTopics(long siteId) {
     Map<Long, Set<String>> groups = new HashMap<>();
-    for (ResearchMapper.GroupRow group : research.groups(siteId, null)) {
+    for (ResearchMapper.GroupRow group : research.groups(siteId, null, true)) {
       if (group.topicId() != null) {
         groups
             .computeIfAbsent(group.topicId(), t -> new HashSet<>())

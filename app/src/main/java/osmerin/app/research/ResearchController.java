@@ -11,10 +11,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.CommissionForm;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /** Topics and groups, and commissioning an article from a group. */
@@ -26,15 +32,21 @@ class ResearchController {
   private final ResearchService research;
   private final ArticleService articles;
   private final CommissionForm commissioning;
+  private final History history;
 
   ResearchController(
-      ResearchService research, ArticleService articles, CommissionForm commissioning) {
+      ResearchService research,
+      ArticleService articles,
+      CommissionForm commissioning,
+      History history) {
     this.research = research;
     this.articles = articles;
     this.commissioning = commissioning;
+    this.history = history;
   }
 
   @GetMapping
+  @Needs(Right.READ)
   String topics(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
     Overview overview = research.overview(site);
     Paging paging = new Paging(page, PAGE, overview.topics().size());
@@ -45,6 +57,7 @@ class ResearchController {
   }
 
   @GetMapping("/topics/{id}")
+  @Needs(Right.READ)
   String topic(
       SiteContext site,
       @PathVariable long id,
@@ -59,12 +72,38 @@ class ResearchController {
   }
 
   @GetMapping("/groups/{id}")
+  @Needs(Right.READ)
   String group(SiteContext site, @PathVariable long id, Model model) {
-    model.addAttribute("page", research.group(site, id));
+    addGroup(site, id, model);
     return "research/group";
   }
 
+  @GetMapping("/groups/{id}/drawer")
+  @Needs(Right.READ)
+  String drawer(SiteContext site, @PathVariable long id, Model model) {
+    addGroup(site, id, model);
+    return "research/group-drawer";
+  }
+
+  private void addGroup(SiteContext site, long id, Model model) {
+    model.addAttribute("page", research.group(site, id));
+    model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
+  }
+
+  @PostMapping("/groups/{id}/archive")
+  @Needs(Right.IMPORT)
+  String archive(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "true") boolean away,
+      RedirectAttributes to) {
+    research.archive(site, id, away);
+    Foot.say(to, away ? "The group is in the archive." : "The group is back from the archive.");
+    return "redirect:" + site.base() + "/research/groups/" + id;
+  }
+
   @GetMapping("/groups/{id}/commission")
+  @Needs(Right.COMMISSION)
   String commission(SiteContext site, @PathVariable long id, Model model) {
     Group group = research.group(site, id).group();
     String title = group.row().name();
@@ -74,6 +113,7 @@ class ResearchController {
   }
 
   @PostMapping("/groups/{id}/commission")
+  @Needs(Right.COMMISSION)
   String commission(
       SiteContext site,
       @PathVariable long id,

@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,7 +28,8 @@ interface ResearchMapper {
       @Nullable Double difficulty,
       SearchIntent intent,
       FunnelStage funnelStage,
-      String intentReason) {}
+      String intentReason,
+      @Nullable Instant archivedAt) {}
 
   /** A keyword in its group, and why it is there. */
   record MemberRow(
@@ -55,7 +57,8 @@ interface ResearchMapper {
       int changed,
       int unchanged,
       int repeated,
-      int rejected) {}
+      int rejected,
+      @Nullable Instant undoneAt) {}
 
   /** A row that could not be read. */
   record ProblemRow(long line, String text, String reason, boolean rejected) {}
@@ -92,6 +95,44 @@ interface ResearchMapper {
 
   List<Long> takeIds(@Param("table") String table, @Param("count") int count);
 
+  void createMet();
+
+  void keepBefore(@Param("importId") long importId);
+
+  void markMet(@Param("importId") long importId);
+
+  /** A later import that holds keywords of this one, with their number. */
+  record LaterImport(String fileName, Instant at, int keywords) {}
+
+  Optional<LaterImport> findLater(@Param("importId") long importId);
+
+  /** A group that this import alone brought and that an article answers. */
+  record UsedGroup(String name, int number) {}
+
+  List<UsedGroup> usedGroups(@Param("siteId") long siteId, @Param("importId") long importId);
+
+  void putBefore(@Param("importId") long importId);
+
+  void removeAdded(@Param("siteId") long siteId, @Param("importId") long importId);
+
+  void freeArticles(@Param("siteId") long siteId);
+
+  void removeEmptyGroups(@Param("siteId") long siteId);
+
+  void removeEmptyTopics(@Param("siteId") long siteId);
+
+  int markUndone(@Param("siteId") long siteId, @Param("importId") long importId);
+
+  int archiveGroup(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
+
+  List<GroupRow> archivedGroups(
+      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+
+  long countArchivedGroups(@Param("siteId") long siteId);
+
+  List<FoundResearch> findByWords(
+      @Param("siteId") long siteId, @Param("pattern") String pattern, @Param("limit") int limit);
+
   void createChanged();
 
   void applyChanged();
@@ -112,13 +153,18 @@ interface ResearchMapper {
 
   List<TopicRow> topics(@Param("siteId") long siteId);
 
-  List<GroupRow> groups(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
+  List<GroupRow> groups(
+      @Param("siteId") long siteId,
+      @Param("topicId") @Nullable Long topicId,
+      @Param("archivedToo") boolean archivedToo);
 
   Optional<GroupRow> findGroup(@Param("siteId") long siteId, @Param("id") long id);
 
   List<MemberRow> members(@Param("groupId") long groupId);
 
   long countKeywords(@Param("siteId") long siteId);
+
+  long countOpen(@Param("siteId") long siteId, @Param("answered") Collection<Long> answeredGroups);
 
   long countGroups(@Param("siteId") long siteId);
 }

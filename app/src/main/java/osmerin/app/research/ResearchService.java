@@ -7,25 +7,36 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /** Topics, groups and keywords as they stand. */
 @Service
-public class ResearchService {
+public class ResearchService implements Reversal {
+  private static final String ARCHIVED = "Archived";
   private static final int NEXT_SHOWN = 8;
 
   private final ResearchMapper research;
   private final ArticleService articles;
+  private final History history;
 
-  ResearchService(ResearchMapper research, ArticleService articles) {
+  ResearchService(ResearchMapper research, ArticleService articles, History history) {
     this.research = research;
     this.articles = articles;
+    this.history = history;
   }
 
   /**
@@ -35,7 +46,7 @@ public class ResearchService {
    */
   public record Group(GroupRow row, List<GroupArticle> articles) {
     public boolean isOpen() {
-      return articles.isEmpty();
+      return articles.isEmpty() && row.archivedAt() == null;
     }
 
     public boolean isLive() {
@@ -136,12 +147,56 @@ public class ResearchService {
 
   /** Groups that no article answers yet. */
   public long open(SiteContext context) {
-    return research.countGroups(context.siteId()) - articles.byGroup(context.siteId()).size();
+    return research.countOpen(context.siteId(), articles.byGroup(context.siteId()).keySet());
+  }
+
+  /** Topics, groups and keywords with these words, the best of each first. */
+  public List<FoundResearch> find(SiteContext context, String words, int limit) {
+    return research.findByWords(context.siteId(), ArticleFilter.pattern(words), limit);
+  }
+
+  /** Archived groups, the latest first. */
+  public List<GroupRow> archived(SiteContext context, int offset, int limit) {
+    return research.archivedGroups(context.siteId(), offset, limit);
+  }
+
+  public long countArchived(SiteContext context) {
+    return research.countArchivedGroups(context.siteId());
+  }
+
+  /** Puts a group out of sight, or brings it back; its keywords stay in it. */
+  @Transactional
+  public void archive(SiteContext context, long id, boolean away) {
+    context.require(Right.IMPORT);
+    GroupRow group = group(context, id).group().row();
+    if (research.archiveGroup(context.siteId(), id, away) == 1) {
+      history.note(
+          context,
+          Right.IMPORT,
+          "The group “%s” is %s."
+              .formatted(group.name(), away ? "in the archive" : "back from the archive"),
+          Change.of(Thing.GROUP, id, ARCHIVED, away ? null : "archived", away ? "archived" : null));
+    }
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.GROUP;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    for (Change change : changes) {
+      boolean away = change.from() != null;
+      if (research.archiveGroup(context.siteId(), Long.parseLong(key), away) == 0) {
+        throw new RefusedException("The group is not as it was left, so it cannot be put back.");
+      }
+    }
   }
 
   private List<Group> groups(SiteContext context, @Nullable Long topicId) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    return research.groups(context.siteId(), topicId).stream()
+    return research.groups(context.siteId(), topicId, false).stream()
         .map(row -> new Group(row, byGroup.getOrDefault(row.id(), List.of())))
         .toList();
   }

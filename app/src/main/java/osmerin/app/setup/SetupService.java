@@ -11,18 +11,16 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleTypeService;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteService;
-import osmerin.app.team.Role;
+import osmerin.app.team.PasswordRules;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.ReferenceNumber;
 
 /** Sets up the owner and the first site. */
 @Service
 public class SetupService {
-  /** Shorter passwords are refused. */
-  static final int SHORTEST_PASSWORD = 10;
-
   private static final List<Integer> MONDAY_TO_FRIDAY = List.of(1, 2, 3, 4, 5);
 
   /** What the first visitor types. */
@@ -39,16 +37,19 @@ public class SetupService {
   private final TeamService team;
   private final SiteService sites;
   private final ArticleTypeService types;
+  private final PasswordRules passwords;
   private final String code;
 
   SetupService(
       TeamService team,
       SiteService sites,
       ArticleTypeService types,
+      PasswordRules passwords,
       @Value("${osmerin.setup-code}") String code) {
     this.team = team;
     this.sites = sites;
     this.types = types;
+    this.passwords = passwords;
     this.code = code;
   }
 
@@ -90,9 +91,9 @@ public class SetupService {
     if (!answers.login().strip().matches("\\S{3,100}")) {
       faults.put("login", "Type a mail address or a name of 3 to 100 characters without spaces.");
     }
-    if (answers.password().length() < SHORTEST_PASSWORD) {
-      faults.put("password", "Take at least " + SHORTEST_PASSWORD + " characters.");
-    }
+    passwords
+        .fault(answers.password(), List.of(answers.name(), answers.login(), answers.siteName()))
+        .ifPresent(fault -> faults.put("password", fault));
     if (answers.siteName().isBlank()) {
       faults.put("siteName", "Type the name of the blog.");
     }

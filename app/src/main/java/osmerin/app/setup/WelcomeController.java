@@ -2,7 +2,6 @@ package osmerin.app.setup;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import org.springframework.http.HttpStatus;
@@ -12,7 +11,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import osmerin.app.platform.security.SignedIn;
-import osmerin.app.site.Site;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteService;
 
 /** Where a visit begins: the first one of an installation, and every other. */
@@ -27,12 +27,17 @@ class WelcomeController {
   }
 
   @GetMapping("/")
+  @Needs(Right.SIGNED_IN)
   String home(@AuthenticationPrincipal SignedIn person) {
-    List<Site> mine = sites.of(person.id());
-    return mine.isEmpty() ? "no-site" : "redirect:/" + mine.get(0).slug() + "/plan";
+    return sites
+        .lastOf(person.id())
+        .or(() -> sites.of(person.id()).stream().findFirst())
+        .map(site -> "redirect:/" + site.slug() + "/desk")
+        .orElse("no-site");
   }
 
   @GetMapping("/welcome")
+  @Needs(Right.ANYBODY)
   String page(Model model) {
     if (!setup.isNeeded()) {
       return "redirect:/";
@@ -44,6 +49,7 @@ class WelcomeController {
   }
 
   @PostMapping("/welcome")
+  @Needs(Right.ANYBODY)
   String setUp(SetupService.Answers answers, Model model, HttpServletResponse response) {
     Map<String, String> faults = setup.setUp(answers);
     if (faults.isEmpty()) {

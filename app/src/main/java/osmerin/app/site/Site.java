@@ -18,7 +18,8 @@ public record Site(
     String address,
     String prefix,
     String zone,
-    List<Integer> workingWeek) {
+    List<Integer> workingWeek,
+    int version) {
   public ZoneId zoneId() {
     return ZoneId.of(zone);
   }

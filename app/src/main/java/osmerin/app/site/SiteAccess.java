@@ -1,6 +1,7 @@
 package osmerin.app.site;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -10,19 +11,23 @@ import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
+import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.NotFoundException;
 
 /**
- * The one place that proves that a person may see a site: a controller that asks for a {@link
- * SiteContext} gets the site of the address, or the person is told that there is no such page.
+ * The one place that proves that a person may see a site and do what a route does. Before any route
+ * runs, its {@link Needs} is held against the person's role on the site of the address: whoever has
+ * no role there is told that there is no such page; whose role lacks the right, who has it.
  */
 @Configuration
-class SiteAccess implements HandlerMethodArgumentResolver, WebMvcConfigurer {
+class SiteAccess implements HandlerInterceptor, HandlerMethodArgumentResolver, WebMvcConfigurer {
   /** Request attribute under which the frame finds the site. */
   static final String ATTRIBUTE = SiteContext.class.getName();
 
@@ -38,6 +43,44 @@ class SiteAccess implements HandlerMethodArgumentResolver, WebMvcConfigurer {
   }
 
   @Override
+  public void addInterceptors(InterceptorRegistry registry) {
+    registry.addInterceptor(this);
+  }
+
+  @Override
+  public boolean preHandle(
+      HttpServletRequest request, HttpServletResponse response, Object handler) {
+    if (handler instanceof HandlerMethod method && isOurs(method)) {
+      Needs needs = method.getMethodAnnotation(Needs.class);
+      if (needs == null) {
+        throw new IllegalStateException(method + " states no right");
+      }
+      if (needs.value().isOfSite()) {
+        SiteContext context = enter(request);
+        context.require(needs.value());
+        if ("GET".equals(request.getMethod())) {
+          sites.entered(context);
+        }
+        request.setAttribute(ATTRIBUTE, context);
+      }
+    }
+    return true;
+  }
+
+  private static boolean isOurs(HandlerMethod method) {
+    return method.getBeanType().getName().startsWith("osmerin.");
+  }
+
+  private SiteContext enter(HttpServletRequest request) {
+    @SuppressWarnings("unchecked")
+    Map<String, String> variables =
+        (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+    String slug = variables.getOrDefault("site", "");
+    SignedIn person = (SignedIn) ((Authentication) request.getUserPrincipal()).getPrincipal();
+    return sites.findFor(slug, person).orElseThrow(() -> new NotFoundException("site", slug));
+  }
+
+  @Override
   public boolean supportsParameter(MethodParameter parameter) {
     return parameter.getParameterType() == SiteContext.class;
   }
@@ -48,15 +91,10 @@ class SiteAccess implements HandlerMethodArgumentResolver, WebMvcConfigurer {
       @Nullable ModelAndViewContainer model,
       NativeWebRequest request,
       @Nullable WebDataBinderFactory binders) {
-    HttpServletRequest http = request.getNativeRequest(HttpServletRequest.class);
-    @SuppressWarnings("unchecked")
-    Map<String, String> variables =
-        (Map<String, String>) http.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
-    String slug = variables.getOrDefault("site", "");
-    SignedIn person = (SignedIn) ((Authentication) http.getUserPrincipal()).getPrincipal();
-    SiteContext context =
-        sites.findFor(slug, person).orElseThrow(() -> new NotFoundException("site", slug));
-    request.setAttribute(ATTRIBUTE, context, RequestAttributes.SCOPE_REQUEST);
+    Object context = request.getAttribute(ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+    if (context == null) {
+      throw new IllegalStateException(parameter.getMethod() + " needs no right of a site");
+    }
     return context;
   }
 }

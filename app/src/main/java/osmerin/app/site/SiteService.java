@@ -23,7 +23,19 @@ public class SiteService {
   /** First parts of addresses that belong to no site, some of them open to strangers. */
   private static final Set<String> RESERVED =
       Set.of(
-          "sign-in", "sign-out", "welcome", "error", "css", "js", "fonts", "webjars", "actuator");
+          "sign-in",
+          "sign-out",
+          "welcome",
+          "forgotten",
+          "password",
+          "invitation",
+          "sites",
+          "error",
+          "css",
+          "js",
+          "fonts",
+          "webjars",
+          "actuator");
 
   private final SiteMapper sites;
   private final Clock clock;
@@ -35,7 +47,34 @@ public class SiteService {
 
   /** The site of this name when the person works on it. */
   public Optional<SiteContext> findFor(String slug, SignedIn person) {
-    return sites.findFor(slug, person.id()).map(site -> new SiteContext(site, person, today(site)));
+    return sites
+        .findFor(slug, person.id())
+        .flatMap(
+            site ->
+                sites
+                    .findRole(site.id(), person.id())
+                    .map(role -> new SiteContext(site, person, role, today(site))));
+  }
+
+  /**
+   * What Osmerin does by itself, for a person who asked for it earlier and was allowed to then.
+   *
+   * @param person whom the history names
+   */
+  public SiteContext onBehalfOf(long siteId, SignedIn person) {
+    Site site = sites.get(siteId);
+    return new SiteContext(site, person, Role.OWNER, today(site));
+  }
+
+  /** The site that the person looked at last, if they still work there. */
+  public Optional<Site> lastOf(long personId) {
+    return sites.findLast(personId);
+  }
+
+  /** The person looks at this site now. */
+  @Transactional
+  public void entered(SiteContext context) {
+    sites.setLast(context.personId(), context.siteId());
   }
 
   /** The sites a person works on, by name. */
@@ -65,12 +104,44 @@ public class SiteService {
   /** Adds a site; its name in addresses is made from its name. */
   @Transactional
   public Site add(String name, String address, String prefix, String zone, List<Integer> week) {
-    return sites.get(sites.insert(slug(name), name.strip(), address.strip(), prefix, zone, week));
+    String slug = slug(name);
+    for (int i = 2; sites.isTaken(slug); i++) {
+      slug = slug(name) + "-" + i;
+    }
+    return sites.get(sites.insert(slug, name.strip(), address.strip(), prefix, zone, week));
   }
 
+  /**
+   * Changes a site's settings; its addresses stay.
+   *
+   * @param seen the version that was seen
+   * @return false when somebody was faster
+   */
   @Transactional
-  public void addHoliday(Site site, LocalDate day, String name) {
-    sites.addHoliday(site.id(), day, name);
+  public boolean change(
+      long siteId, String name, String address, String zone, List<Integer> week, int seen) {
+    return sites.change(siteId, name.strip(), address.strip(), zone, week, seen) == 1;
+  }
+
+  public Site get(long siteId) {
+    return sites.get(siteId);
+  }
+
+  /** Holidays from a day on, the next first. */
+  public List<Holiday> holidays(Site site, LocalDate from) {
+    return sites.namedHolidays(site.id(), from);
+  }
+
+  /** False when the day is a holiday already. */
+  @Transactional
+  public boolean addHoliday(Site site, LocalDate day, String name) {
+    return sites.addHoliday(site.id(), day, name) == 1;
+  }
+
+  /** The name that the holiday had; empty when the day was none. */
+  @Transactional
+  public Optional<String> removeHoliday(Site site, LocalDate day) {
+    return sites.removeHoliday(site.id(), day);
   }
 
   static String slug(String name) {

@@ -1,26 +1,49 @@
 package osmerin.app.team;
 
+import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamMapper.PersonName;
 
-/** People and the sites they work on. */
+/** People and their roles on sites. */
 @Service
 public class TeamService implements UserDetailsService {
   private final TeamMapper team;
   private final PasswordEncoder passwords;
+  private final History history;
+  private final Notices notices;
+  private final Clock clock;
 
-  TeamService(TeamMapper team, PasswordEncoder passwords) {
+  TeamService(
+      TeamMapper team, PasswordEncoder passwords, History history, Notices notices, Clock clock) {
     this.team = team;
     this.passwords = passwords;
+    this.history = history;
+    this.notices = notices;
+    this.clock = clock;
   }
 
   @Override
@@ -30,19 +53,34 @@ public class TeamService implements UserDetailsService {
         .orElseThrow(() -> new UsernameNotFoundException("nobody signs in as " + login));
   }
 
+  /** A person by id. */
+  public SignedIn signedIn(long personId) {
+    return team.findById(personId).orElseThrow(() -> new NotFoundException("person", personId));
+  }
+
   /** The people of a site by name. */
   public List<Person> people(long siteId) {
     return team.ofSite(siteId);
   }
 
-  /** Names by person. */
+  /** Names by person, of those who left too. */
   public Map<Long, String> names(long siteId) {
-    return people(siteId).stream().collect(Collectors.toMap(Person::id, Person::name));
+    return team.everOnSite(siteId).stream()
+        .collect(Collectors.toMap(PersonName::id, PersonName::name));
   }
 
-  /** Initials by person. */
+  /** Initials by person, of those who left too. */
   public Map<Long, String> initials(long siteId) {
-    return people(siteId).stream().collect(Collectors.toMap(Person::id, Person::initials));
+    return team.everOnSite(siteId).stream()
+        .collect(Collectors.toMap(PersonName::id, PersonName::initials));
+  }
+
+  /** The people whose role has a right. */
+  public Set<Long> who(long siteId, Right right) {
+    return people(siteId).stream()
+        .filter(p -> right.isGivenTo(p.role()))
+        .map(Person::id)
+        .collect(Collectors.toSet());
   }
 
   /**
@@ -54,18 +92,88 @@ public class TeamService implements UserDetailsService {
     return team.count() == 0;
   }
 
-  /** Adds a person; the login is kept in lower case. */
+  /** Adds a person; the login is kept in lower case, and is their mail address if it is one. */
   @Transactional
   public long add(String login, String name, String password) {
-    return team.insert(normal(login), name.strip(), initials(name), passwords.encode(password));
+    return add(login, name, login.contains("@") ? login.strip() : null, password);
+  }
+
+  @Transactional
+  public long add(String login, String name, @Nullable String mail, String password) {
+    return team.insert(
+        normal(login), name.strip(), initials(name), mail, passwords.encode(password));
   }
 
   @Transactional
   public void join(long siteId, long personId, Role role) {
-    team.join(siteId, personId, role);
+    team.join(siteId, personId, role, clock.instant());
   }
 
-  private static String normal(String login) {
+  /**
+   * Gives a person another role.
+   *
+   * @param seen the role that was shown
+   * @throws RefusedException when the site would be left without an owner
+   */
+  @Transactional
+  public void changeRole(SiteContext context, long personId, Role seen, Role role) {
+    context.require(Right.MANAGE);
+    Person person = get(context, personId);
+    keepAnOwner(context, person, role == Role.OWNER);
+    if (team.changeRole(context.siteId(), personId, seen, role) == 0) {
+      throw new ConflictException(
+          person.name(),
+          "Role",
+          person.role().label(),
+          role.label(),
+          history.lastBy(context, Thing.PERSON, personId, "Role"),
+          Map.of("seen", person.role().name()));
+    }
+    if (seen != role) {
+      history.note(
+          context,
+          Right.MANAGE,
+          "%s is %s now.".formatted(person.name(), role.label()),
+          Change.lasting(Thing.PERSON, personId, "Role", seen.label(), role.label()));
+      String text = "You are %s on %s now.".formatted(role.label(), context.site().name());
+      notices.tell(
+          context, List.of(personId), NoticeKind.ROLE_CHANGED, text, context.base() + "/desk");
+    }
+  }
+
+  /** Takes a person off the site; what they did keeps their name. */
+  @Transactional
+  public void remove(SiteContext context, long personId) {
+    context.require(Right.MANAGE);
+    Person person = get(context, personId);
+    keepAnOwner(context, person, false);
+    team.leave(context.siteId(), personId, clock.instant());
+    history.note(
+        context,
+        Right.MANAGE,
+        "%s is no longer on the site.".formatted(person.name()),
+        Change.lasting(Thing.PERSON, personId, "Role", person.role().label(), null));
+  }
+
+  private void keepAnOwner(SiteContext context, Person person, boolean staysOwner) {
+    List<Long> owners = team.lockOwners(context.siteId());
+    if (!staysOwner && owners.equals(List.of(person.id()))) {
+      throw new RefusedException(
+          person.name() + " is the only owner. Make somebody else an owner first.");
+    }
+  }
+
+  /**
+   * @throws NotFoundException when the person is not on the site
+   */
+  public Person get(SiteContext context, long personId) {
+    return people(context.siteId()).stream()
+        .filter(p -> p.id() == personId)
+        .findFirst()
+        .orElseThrow(() -> new NotFoundException("person", personId));
+  }
+
+  static String normal(String login) {
     return login.strip().toLowerCase(Locale.ROOT);
   }
 

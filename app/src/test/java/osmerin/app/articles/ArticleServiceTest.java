@@ -10,6 +10,8 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
@@ -45,14 +47,14 @@ class ArticleServiceTest extends ApplicationTest {
   void anImpossibleDateChangesNothingUntilItIsWantedAllTheSame() {
     Round round = commission("Soon", null);
     LocalDate tomorrow = site.today().plusDays(1);
-    DateChange change = articles.setPublishDate(site, round.number(), null, tomorrow, false);
+    DateChange change = edits.setPublishDate(site, round.number(), null, tomorrow, false);
     assertThat(change).isInstanceOf(DateChange.Impossible.class);
     DateChange.Impossible impossible = (DateChange.Impossible) change;
     assertThat(impossible.deciding()).contains("Write the draft");
     assertThat(articles.get(site, round.number()).publishDate()).isNull();
-    assertThat(articles.setPublishDate(site, round.number(), null, impossible.earliest(), false))
+    assertThat(edits.setPublishDate(site, round.number(), null, impossible.earliest(), false))
         .isInstanceOf(DateChange.Done.class);
-    assertThat(articles.setPublishDate(site, round.number(), impossible.earliest(), tomorrow, true))
+    assertThat(edits.setPublishDate(site, round.number(), impossible.earliest(), tomorrow, true))
         .isInstanceOf(DateChange.Done.class);
     assertThat(articles.get(site, round.number()).publishDate()).isEqualTo(tomorrow);
   }
@@ -61,13 +63,13 @@ class ArticleServiceTest extends ApplicationTest {
   void movingTheDateMovesWhatIsNotDone() {
     LocalDate date = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
     Round round = commission("Later", date);
-    articles.tick(site, round.number(), "brief", true);
+    edits.tick(site, round.number(), "brief", true);
     LocalDate briefDue = step(round, "brief").due();
     LocalDate draftDue = step(round, "draft").due();
-    articles.setPublishDate(site, round.number(), date, date.plusWeeks(2), false);
+    edits.setPublishDate(site, round.number(), date, date.plusWeeks(2), false);
     assertThat(step(round, "brief").due()).isEqualTo(briefDue);
     assertThat(step(round, "draft").due()).isEqualTo(draftDue.plusWeeks(2));
-    articles.tick(site, round.number(), "brief", false);
+    edits.tick(site, round.number(), "brief", false);
     assertThat(step(round, "brief").due()).isEqualTo(briefDue.plusWeeks(2));
   }
 
@@ -84,33 +86,40 @@ class ArticleServiceTest extends ApplicationTest {
   void whoeverComesSecondIsTold() {
     LocalDate date = site.today().plusWeeks(6);
     Round round = commission("Contended", date);
-    articles.setPublishDate(site, round.number(), date, date.plusDays(7), true);
+    edits.setPublishDate(site, round.number(), date, date.plusDays(7), true);
     assertThatThrownBy(
-            () -> articles.setPublishDate(site, round.number(), date, date.plusDays(3), true))
-        .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("Meanwhile");
-    articles.rename(site, round.number(), "Renamed", round.version());
-    assertThatThrownBy(() -> articles.rename(site, round.number(), "Mine", round.version()))
-        .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("“Renamed”")
-        .hasMessageContaining("“Mine”");
-    articles.move(site, round.number(), true, Stage.COMMISSIONED);
-    assertThatThrownBy(() -> articles.move(site, round.number(), true, Stage.COMMISSIONED))
-        .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("Briefed");
+            () -> edits.setPublishDate(site, round.number(), date, date.plusDays(3), true))
+        .isInstanceOfSatisfying(
+            ConflictException.class,
+            conflict -> {
+              assertThat(conflict.theirs()).isEqualTo(In.dayAndYear(date.plusDays(7)));
+              assertThat(conflict.yours()).isEqualTo(In.dayAndYear(date.plusDays(3)));
+              assertThat(conflict.who()).startsWith("Una Berg, ");
+              assertThat(conflict.seenNow()).containsEntry("from", date.plusDays(7).toString());
+            });
+    edits.rename(site, round.number(), "Renamed", round.version());
+    assertThatThrownBy(() -> edits.rename(site, round.number(), "Mine", round.version()))
+        .isInstanceOfSatisfying(
+            ConflictException.class,
+            conflict -> assertThat(conflict.theirs() + conflict.yours()).isEqualTo("RenamedMine"));
+    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED);
+    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED))
+        .isInstanceOfSatisfying(
+            ConflictException.class,
+            conflict -> assertThat(conflict.theirs()).isEqualTo("Briefed"));
   }
 
   @Test
   void stagesKeepWhoAndWhen() {
     Round round = commission("Moved", null);
-    articles.move(site, round.number(), true, Stage.COMMISSIONED);
-    articles.move(site, round.number(), false, Stage.BRIEFED);
+    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED);
+    edits.move(site, round.number(), Stage.COMMISSIONED, Stage.BRIEFED);
     ArticlePage page = articles.page(site, round.number(), null);
     assertThat(page.moves())
         .extracting(StageMove::toStage)
         .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
-    assertThatThrownBy(() -> articles.move(site, round.number(), true, Stage.READY))
+    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.LIVE, Stage.COMMISSIONED))
         .isInstanceOf(RefusedException.class);
   }
 
@@ -127,7 +136,11 @@ class ArticleServiceTest extends ApplicationTest {
                     site, new Commission("Mine", postType(other), null, Map.of(), null)))
         .isInstanceOf(NotFoundException.class);
     Round mine = commission("Mine", null);
-    articles.setPerson(site, mine.number(), StepRole.WRITER, other.personId());
+    assertThatThrownBy(
+            () ->
+                edits.setPerson(
+                    site, mine.number(), StepRole.WRITER, site.personId(), other.personId()))
+        .isInstanceOf(NotFoundException.class);
     assertThat(articles.get(site, mine.number()).writerId()).isEqualTo(site.personId());
   }
 

@@ -20,6 +20,7 @@ import osmerin.core.workday.WorkCalendar;
 /** How an article stands, from the database to the words on the page. */
 class StandingWordsTest extends ApplicationTest {
   @Autowired private ArticleService articles;
+  @Autowired private Publishing publishing;
   private SiteContext site;
   private WorkCalendar calendar;
 
@@ -63,11 +64,11 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(friday);
     toReady(round);
     assertThat(StandingWords.words(planned(round))).isEqualTo("set for " + In.day(friday));
-    articles.setPublishDate(site, round.number(), friday, site.today().minusDays(1), true);
+    edits.setPublishDate(site, round.number(), friday, site.today().minusDays(1), true);
     PlannedRound past = planned(round);
     assertThat(StandingWords.words(past)).isEqualTo("not published");
     assertThat(past.paced().set()).isTrue();
-    articles.setPublishDate(site, round.number(), site.today().minusDays(1), null, true);
+    edits.setPublishDate(site, round.number(), site.today().minusDays(1), null, true);
     assertThat(StandingWords.words(planned(round))).isEqualTo("ready, no date");
   }
 
@@ -75,8 +76,8 @@ class StandingWordsTest extends ApplicationTest {
   void aFailureToPublishIsLoudWhateverTheDate() {
     Round round = commission(null);
     toReady(round);
-    articles.beginPublishing(articles.get(site, round.number()));
-    articles.publishingFailed(round, "The blog host does not answer.");
+    publishing.begin(site, articles.get(site, round.number()));
+    publishing.failed(site, round, "The blog host does not answer.");
     assertThat(StandingWords.tone(planned(round))).isEqualTo("late");
   }
 
@@ -85,12 +86,12 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(site.today().plusWeeks(8));
     List<String> keys = new ArrayList<>();
     planned(round).steps().forEach(step -> keys.add(step.key()));
-    keys.forEach(key -> articles.tick(site, round.number(), key, true));
+    keys.forEach(key -> edits.tick(site, round.number(), key, true));
     assertThat(planned(round).steps())
         .allSatisfy(s -> assertThat(s.doneBy()).isEqualTo("Una Berg"));
-    articles.tick(site, round.number(), keys.get(0), true);
-    articles.tick(site, round.number(), keys.get(0), false);
-    articles.tick(site, round.number(), keys.get(0), false);
+    edits.tick(site, round.number(), keys.get(0), true);
+    edits.tick(site, round.number(), keys.get(0), false);
+    edits.tick(site, round.number(), keys.get(0), false);
     assertThat(planned(round).steps()).filteredOn(s -> s.doneOn() == null).hasSize(1);
   }
 
@@ -109,7 +110,7 @@ class StandingWordsTest extends ApplicationTest {
 
   private void toReady(Round round) {
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      articles.move(site, round.number(), true, at);
+      edits.move(site, round.number(), at.next().orElseThrow(), at);
     }
   }
 

@@ -12,9 +12,9 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService.Saved;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
-import osmerin.app.team.Role;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
@@ -95,6 +95,7 @@ class BriefServiceTest extends ApplicationTest {
         "Line one\nline two",
         version,
         null,
-        null);
+        null,
+        Optional.empty());
   }
 }

@@ -64,7 +64,7 @@ final class Browser implements AutoCloseable {
     type("#login", login);
     type("#password", password);
     click(".gate-form button");
-    waitFor(() -> driver.getCurrentUrl().contains("/plan"));
+    waitFor(() -> !driver.getCurrentUrl().contains("/sign-in"));
   }
 
   void open(String path) {
@@ -190,7 +190,11 @@ final class Browser implements AutoCloseable {
   List<String> errors() {
     return driver.manage().logs().get(LogType.BROWSER).getAll().stream()
         .map(entry -> entry.getMessage())
-        .filter(message -> !message.contains("status of 422") && !message.contains("status of 409"))
+        .filter(
+            message ->
+                !message.contains("status of 422")
+                    && !message.contains("status of 409")
+                    && !message.contains("status of 403"))
         .toList();
   }
 

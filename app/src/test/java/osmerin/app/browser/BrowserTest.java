@@ -22,6 +22,7 @@ abstract class BrowserTest extends ApplicationTest {
     site = emptySite();
     base = "/" + site.site().slug();
     browser = browserOf(site);
+    browser.open(base + "/plan");
   }
 
   Browser browserOf(SiteContext person) {
@@ -49,6 +50,7 @@ abstract class BrowserTest extends ApplicationTest {
     browser.waitForText("#foot", "Pitched");
     browser.open(base + "/pitches");
     browser.run("document.querySelector('.row-do a').click()");
+    browser.waitFor(() -> browser.path().endsWith("/commission"));
     browser.click("main form button.btn-primary");
     browser.waitFor(() -> browser.path().contains("/articles/"));
     return browser.path().substring(browser.path().lastIndexOf('/') + 1);

@@ -8,9 +8,9 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.TestBlogHost.Line;
-import osmerin.app.team.Role;
 
 /** What goes wrong: files, hosts, dates, and two people at once. */
 class MishapsTest extends BrowserTest {

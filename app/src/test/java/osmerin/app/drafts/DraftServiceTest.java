@@ -18,9 +18,9 @@ import osmerin.app.briefs.EvidenceService;
 import osmerin.app.drafts.DraftService.Saved;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
-import osmerin.app.team.Role;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.Outline;
 import osmerin.core.draft.CheckResult;
@@ -65,7 +65,7 @@ class DraftServiceTest extends ApplicationTest {
 
   @Test
   void theLaterOfTwoWritersIsToldAndBothTextsStay() {
-    SiteContext other = join(site.site(), "Per Holm", Role.WRITER);
+    SiteContext other = join(site.site(), "Per Holm", Role.EDITOR);
     drafts.save(other, round, "Per's words", 0);
     Saved late = drafts.save(site, round, "Una's words", 0);
     assertThat(late).isInstanceOf(Saved.Conflict.class);
@@ -101,7 +101,8 @@ class DraftServiceTest extends ApplicationTest {
             "",
             0,
             null,
-            null));
+            null,
+            Optional.empty()));
     assertThat(verdict(drafts.check(site, round, "Eels."), Check.LENGTH))
         .isEqualTo(Verdict.DOES_NOT_APPLY);
     evidence.fetch(site, "eels at night");
@@ -130,7 +131,8 @@ class DraftServiceTest extends ApplicationTest {
             "",
             0,
             null,
-            null));
+            null,
+            Optional.empty()));
     assertThat(verdict(drafts.check(site, round, "Only three words"), Check.LENGTH))
         .isEqualTo(Verdict.MET);
   }

@@ -13,6 +13,7 @@ import osmerin.app.frame.Frame.Area;
 import osmerin.app.frame.Tideline.Mark;
 import osmerin.app.frame.Tideline.Tick;
 import osmerin.app.plan.MonthService;
+import osmerin.app.plan.Targets;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
@@ -59,12 +60,12 @@ class TidelineTest extends ApplicationTest {
     assertThat(frames.frame(site).areas())
         .extracting(Area::count)
         .containsExactly("0 open", "0 open", "0 missing", "0 in work", "0 live");
-    months.setTargets(site, YearMonth.from(site.today()), 2, 1);
+    months.setTargets(site, YearMonth.from(site.today()), null, new Targets(2, 1));
     commission(YearMonth.from(site.today()).plusMonths(4), 5);
     assertThat(frames.frame(site).areas())
         .extracting(Area::count)
         .containsExactly("0 open", "0 open", "3 missing", "1 in work", "0 live");
-    articles.setPublishDate(
+    edits.setPublishDate(
         site, 1, YearMonth.from(site.today()).plusMonths(4).atDay(5), site.today(), true);
     Area late = frames.frame(site).areas().get(3);
     assertThat(late.count()).isEqualTo("1 late");

@@ -39,7 +39,7 @@ class MonthServiceTest extends ApplicationTest {
 
   @Test
   void targetsAreKeptByMonthAndCountsFollowFromTheArticles() {
-    months.setTargets(site, later, 2, 1);
+    months.setTargets(site, later, null, new Targets(2, 1));
     commission(later.atDay(15));
     Month month = months.month(site, later);
     assertThat(month.newArticles().planned()).isEqualTo(1);
@@ -47,22 +47,23 @@ class MonthServiceTest extends ApplicationTest {
     assertThat(month.refreshes().missing()).isEqualTo(1);
     assertThat(month.missing()).isEqualTo(2);
     assertThat(months.month(site, later.plusMonths(1)).newArticles().target()).isZero();
-    months.setTargets(site, later, 1, 0);
+    months.setTargets(site, later, null, new Targets(1, 0));
     assertThat(months.month(site, later).newArticles().state()).isEqualTo(State.LEVEL);
     assertThat(months.month(emptySite(), later).newArticles().target()).isZero();
   }
 
   @Test
   void aTargetIsANumberFromNothingToManyHundred() {
-    assertThatThrownBy(() -> months.setTargets(site, later, -1, 0))
+    assertThatThrownBy(() -> months.setTargets(site, later, null, new Targets(-1, 0)))
         .isInstanceOf(RefusedException.class);
-    assertThatThrownBy(() -> months.setTargets(site, later, 0, 1000)).hasMessageContaining("999");
+    assertThatThrownBy(() -> months.setTargets(site, later, null, new Targets(0, 1000)))
+        .hasMessageContaining("999");
   }
 
   @Test
   void whatCannotBeDoneInTimeIsAtRiskOnlyIfTheMonthIsLongEnough() {
     YearMonth now = YearMonth.from(site.today());
-    months.setTargets(site, now, 1, 0);
+    months.setTargets(site, now, null, new Targets(1, 0));
     commission(site.today());
     Month month = months.month(site, now);
     assertThat(month.newArticles().planned()).isZero();

@@ -9,12 +9,13 @@ import org.springframework.boot.test.context.SpringBootTest.WebEnvironment;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleTypeService;
 import osmerin.app.platform.security.SignedIn;
+import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
-import osmerin.app.team.Role;
 import osmerin.app.team.TeamService;
 import osmerin.standins.SearchStandIn;
 
@@ -33,6 +34,7 @@ public abstract class ApplicationTest {
   @Autowired protected TeamService team;
   @Autowired protected SiteService sites;
   @Autowired protected ArticleTypeService types;
+  @Autowired protected ArticleEdits edits;
   @LocalServerPort protected int port;
 
   private static SearchStandIn search() {
@@ -67,6 +69,6 @@ public abstract class ApplicationTest {
     String login = name.toLowerCase().replace(' ', '.') + COUNT.incrementAndGet();
     long id = team.add(login, name, PASSWORD);
     team.join(site.id(), id, role);
-    return new SiteContext(site, new SignedIn(id, login, name, "UB", ""), sites.today(site));
+    return new SiteContext(site, new SignedIn(id, login, name, "UB", ""), role, sites.today(site));
   }
 }

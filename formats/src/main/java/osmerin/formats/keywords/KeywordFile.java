@@ -71,6 +71,15 @@ public final class KeywordFile {
    * @throws UnreadableFileException when the reading has no keyword column, or the file breaks off
    */
   public KeywordRows read(FileReading reading) {
+    requireKeywords(reading);
+    List<Row> rows = rows(reading.charset(), reading.delimiter(), Long.MAX_VALUE);
+    return new RowReader(reading, reading.header() ? rows.subList(1, rows.size()) : rows).read();
+  }
+
+  /**
+   * @throws UnreadableFileException when the reading has no keyword column
+   */
+  public void requireKeywords(FileReading reading) {
     if (!reading.has(Column.KEYWORD)) {
       throw new UnreadableFileException(
           Fault.NO_KEYWORD_COLUMN,
@@ -79,8 +88,6 @@ public final class KeywordFile {
                   ? "The header reads: " + String.join(", ", preview(reading, 1).names()) + "."
                   : "The file has no header."));
     }
-    List<Row> rows = rows(reading.charset(), reading.delimiter(), Long.MAX_VALUE);
-    return new RowReader(reading, reading.header() ? rows.subList(1, rows.size()) : rows).read();
   }
 
   /** Reads with the guessed reading. */

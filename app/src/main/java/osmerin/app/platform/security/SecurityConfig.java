@@ -7,7 +7,10 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
+import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.security.web.util.matcher.AndRequestMatcher;
@@ -32,16 +35,21 @@ class SecurityConfig {
   }
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http) throws Exception {
-    return http.authorizeHttpRequests(
+  SecurityFilterChain chain(HttpSecurity http, SignInGuard guard) throws Exception {
+    return http.addFilterBefore(
+            new SignInGuardFilter(guard), UsernamePasswordAuthenticationFilter.class)
+        .authorizeHttpRequests(
             requests ->
                 requests
                     .requestMatchers(
                         "/sign-in",
                         "/welcome",
+                        "/forgotten",
+                        "/password/*",
+                        "/invitation/*",
                         "/error",
                         "/css/**",
-                        "/js/**",
+                        "/{version:v\\d+}/js/**",
                         "/fonts/**",
                         "/webjars/**",
                         "/favicon.svg")
@@ -55,7 +63,7 @@ class SecurityConfig {
                 form.loginPage("/sign-in")
                     .usernameParameter("login")
                     .passwordParameter("password")
-                    .defaultSuccessUrl("/", false)
+                    .successHandler(welcomed(guard))
                     .failureUrl("/sign-in?wrong"))
         .requestCache(cache -> cache.requestCache(wholePages()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
@@ -77,6 +85,16 @@ class SecurityConfig {
                     .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT_SECURITY_POLICY))
                     .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
         .build();
+  }
+
+  private static AuthenticationSuccessHandler welcomed(SignInGuard guard) {
+    SavedRequestAwareAuthenticationSuccessHandler leadOn =
+        new SavedRequestAwareAuthenticationSuccessHandler();
+    leadOn.setRequestCache(wholePages());
+    return (request, response, person) -> {
+      guard.succeeded(request.getParameter("login"), request.getRemoteAddr());
+      leadOn.onAuthenticationSuccess(request, response, person);
+    };
   }
 
   /** After signing in somebody is led back to a page, never to a part that a page asked for. */

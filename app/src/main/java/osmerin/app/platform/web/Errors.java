@@ -2,8 +2,13 @@ package osmerin.app.platform.web;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.net.URI;
 import java.security.SecureRandom;
 import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -13,6 +18,7 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Pages for what goes wrong. The unexpected gets a number that stands in the log too. */
@@ -35,10 +41,54 @@ class Errors {
         "There is no such page here, or it is not yours to see.");
   }
 
+  @ExceptionHandler(ForbiddenException.class)
+  String forbidden(ForbiddenException e, HttpServletResponse response, Model model) {
+    return page(response, model, HttpStatus.FORBIDDEN, "Not yours to do", e.getMessage());
+  }
+
+  /** Both values side by side; the person's own is sent once more if they want it. */
+  @ExceptionHandler(ConflictException.class)
+  String conflict(
+      ConflictException e, HttpServletRequest request, HttpServletResponse response, Model model) {
+    response.setStatus(HttpStatus.CONFLICT.value());
+    Map<String, List<String>> fields = new LinkedHashMap<>();
+    request.getParameterMap().forEach((name, values) -> fields.put(name, List.of(values)));
+    fields.remove("_csrf");
+    e.seenNow().forEach((name, value) -> fields.put(name, List.of(value)));
+    String back = request.getParameter("back");
+    model.addAttribute("conflict", e);
+    model.addAttribute("fields", fields);
+    model.addAttribute("action", request.getRequestURI());
+    model.addAttribute("keep", BackTo.isOurs(back) ? back : referer(request));
+    return "conflict";
+  }
+
+  /** The page the form was on, when it is ours. */
+  private static String referer(HttpServletRequest request) {
+    try {
+      URI from = URI.create(Optional.ofNullable(request.getHeader("Referer")).orElse("/"));
+      String path =
+          from.getRawPath() + (from.getRawQuery() == null ? "" : "?" + from.getRawQuery());
+      return BackTo.isOurs(path) ? path : "/";
+    } catch (IllegalArgumentException e) {
+      return "/";
+    }
+  }
+
   @ExceptionHandler(RefusedException.class)
   String refused(RefusedException e, HttpServletResponse response, Model model) {
     return page(
         response, model, HttpStatus.UNPROCESSABLE_ENTITY, "That was not done", e.getMessage());
+  }
+
+  @ExceptionHandler(MultipartException.class)
+  String noFile(HttpServletResponse response, Model model) {
+    return page(
+        response,
+        model,
+        HttpStatus.UNPROCESSABLE_ENTITY,
+        "There was no file",
+        "The file did not arrive whole. Nothing was stored. Choose it again and send it once more.");
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)

@@ -56,4 +56,9 @@ public final class In {
   public static String counted(long number, String thing) {
     return Counted.of(number, thing);
   }
+
+  /** "1 person", "2 people". */
+  public static String counted(long number, String one, String many) {
+    return Counted.of(number, one, many);
+  }
 }

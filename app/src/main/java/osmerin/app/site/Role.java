@@ -1,11 +1,11 @@
-package osmerin.app.team;
+package osmerin.app.site;
 
-/** What a person is on a site. */
+/** What a person is on a site; each may do what those before it may, and more. */
 public enum Role {
-  OWNER("Owner"),
-  STRATEGIST("Strategist"),
+  WRITER("Writer"),
   EDITOR("Editor"),
-  WRITER("Writer");
+  STRATEGIST("Strategist"),
+  OWNER("Owner");
 
   private final String label;
 

@@ -1,0 +1,61 @@
+package osmerin.app.archive;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.platform.web.Paging;
+import osmerin.app.research.ResearchService;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+
+/** The archive of a site: articles, pitches and groups. */
+@Controller
+class ArchiveController {
+  private static final int PAGE = 50;
+
+  private final ArticleService articles;
+  private final PitchService pitches;
+  private final ResearchService research;
+
+  ArchiveController(ArticleService articles, PitchService pitches, ResearchService research) {
+    this.articles = articles;
+    this.pitches = pitches;
+    this.research = research;
+  }
+
+  /** What is looked at. */
+  enum Kind {
+    ARTICLES,
+    PITCHES,
+    GROUPS
+  }
+
+  @GetMapping("/{site}/archive")
+  @Needs(Right.READ)
+  String archive(
+      SiteContext site,
+      @RequestParam(defaultValue = "ARTICLES") Kind kind,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    long[] counts = {
+      articles.countArchived(site), pitches.countArchived(site), research.countArchived(site)
+    };
+    Paging paging = new Paging(page, PAGE, counts[kind.ordinal()]);
+    model.addAttribute(
+        "rows",
+        switch (kind) {
+          case ARTICLES -> articles.archived(site, paging.offset(), PAGE);
+          case PITCHES -> pitches.archived(site, paging.offset(), PAGE);
+          case GROUPS -> research.archived(site, paging.offset(), PAGE);
+        });
+    model.addAttribute("kind", kind);
+    model.addAttribute("kinds", Kind.values());
+    model.addAttribute("counts", counts);
+    model.addAttribute("paging", paging);
+    return "archive/archive";
+  }
+}

@@ -1,0 +1,74 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
+
+/** Whom a change of an article concerns, and what they are told. */
+@Component
+class ArticleNotices {
+  private final Notices notices;
+
+  ArticleNotices(Notices notices) {
+    this.notices = notices;
+  }
+
+  void named(SiteContext context, Round round, StepRole role, long person) {
+    String text =
+        "You are the %s of %s “%s”."
+            .formatted(ArticleEdits.label(role).toLowerCase(), round.reference(), round.title());
+    notices.tell(context, List.of(person), NoticeKind.NAMED, text, path(context, round));
+  }
+
+  void commissioned(SiteContext context, Round round) {
+    for (StepRole role : StepRole.values()) {
+      if (round.person(role) != null) {
+        named(context, round, role, round.person(role));
+      }
+    }
+  }
+
+  void dateMoved(SiteContext context, Round round, @Nullable LocalDate to) {
+    String text =
+        "%s “%s” moved from %s to %s."
+            .formatted(
+                round.reference(),
+                round.title(),
+                ArticleEdits.words(round.publishDate()),
+                ArticleEdits.words(to));
+    List<@Nullable Long> whom = new ArrayList<>();
+    whom.add(round.editorId());
+    whom.add(round.writerId());
+    notices.tell(context, whom, NoticeKind.DATE_MOVED, text, path(context, round));
+  }
+
+  /** Whoever has to do something at a stage is told that the article has come there. */
+  void handedOver(SiteContext context, Round round, Stage to) {
+    StepRole next =
+        switch (to) {
+          case COMMISSIONED, READY -> StepRole.STRATEGIST;
+          case BRIEFED, DRAFTING -> StepRole.WRITER;
+          case EDITING -> StepRole.EDITOR;
+          case LIVE, RETIRED -> null;
+        };
+    if (next != null) {
+      String text =
+          "%s “%s” is at %s and waits for you."
+              .formatted(round.reference(), round.title(), to.label());
+      List<@Nullable Long> whom = new ArrayList<>();
+      whom.add(round.person(next));
+      notices.tell(context, whom, NoticeKind.HANDED_OVER, text, path(context, round));
+    }
+  }
+
+  static String path(SiteContext context, Round round) {
+    return context.base() + "/articles/" + round.reference();
+  }
+}

@@ -1,0 +1,121 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.app.history.Change;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
+
+/** Takes back what {@link ArticleEdits} did. */
+@Component
+class ArticleReversal implements Reversal {
+  private final ArticleMapper articles;
+  private final ArticleService looking;
+  private final List<RoundReversal> others;
+
+  ArticleReversal(ArticleMapper articles, ArticleService looking, List<RoundReversal> others) {
+    this.articles = articles;
+    this.looking = looking;
+    this.others = others;
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.ARTICLE;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    for (Change change : changes) {
+      Round round = looking.get(context, Integer.parseInt(key));
+      if (!put(context, round, change)) {
+        throw new RefusedException(
+            "%s of %s is not “%s” any more, so it cannot be put back."
+                .formatted(
+                    change.field(),
+                    round.reference(),
+                    change.after() == null ? "none" : change.after()));
+      }
+    }
+  }
+
+  private boolean put(SiteContext context, Round round, Change change) {
+    String field = change.field();
+    if (field.startsWith(ArticleEdits.STEP)) {
+      return putTick(round, change);
+    }
+    return switch (field) {
+      case ArticleEdits.TITLE ->
+          round.title().equals(change.to())
+              && articles.rename(round.articleId(), change.from(), round.version()) == 1;
+      case ArticleEdits.PUBLISH_DATE ->
+          articles.setPublishDate(round.id(), date(change.to()), date(change.from())) == 1;
+      case ArticleEdits.STAGE -> putStage(context, round, change);
+      case ArticleEdits.ARCHIVED -> articles.archive(round.articleId(), change.from() != null) == 1;
+      case "Type" -> putType(round, change);
+      case "Strategist", "Editor", "Writer" -> putPerson(context, round, change);
+      default ->
+          others.stream()
+              .filter(other -> other.knows(field))
+              .findFirst()
+              .orElseThrow(() -> new IllegalStateException("nobody takes back " + field))
+              .put(context, round, change);
+    };
+  }
+
+  private boolean putStage(SiteContext context, Round round, Change change) {
+    Stage now = Stage.valueOf(change.to());
+    Stage back = Stage.valueOf(change.from());
+    if (articles.setStage(round.id(), now, back) == 0) {
+      return false;
+    }
+    articles.insertMove(round.id(), now, back, context.personId());
+    return true;
+  }
+
+  private boolean putPerson(SiteContext context, Round round, Change change) {
+    StepRole role = StepRole.valueOf(change.field().toUpperCase());
+    String now = round.person(role) == null ? null : round.person(role).toString();
+    if (!java.util.Objects.equals(now, change.to())) {
+      return false;
+    }
+    if (change.from() == null) {
+      articles.removePerson(round.articleId(), role);
+    } else {
+      articles.setPerson(round.articleId(), context.siteId(), role, Long.parseLong(change.from()));
+    }
+    return true;
+  }
+
+  private boolean putTick(Round round, Change change) {
+    StepTick tick = StepTick.read(change.from());
+    return tick.doneOn() == null
+        ? articles.untick(round.id(), tick.key()) == 1
+        : articles.tick(round.id(), tick.key(), tick.doneOn(), tick.doneBy(), tick.due()) == 1;
+  }
+
+  /** The value is the type's id, and behind a space the steps that were done. */
+  private boolean putType(Round round, Change change) {
+    String now = change.to().split(" ", 2)[0];
+    if (round.typeId() != Long.parseLong(now) || round.isLive()) {
+      return false;
+    }
+    String[] back = change.from().split(" ", 2);
+    articles.changeType(round.id(), Long.parseLong(back[0]));
+    if (back.length > 1) {
+      StepTick.readAll(back[1])
+          .forEach(t -> articles.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
+    }
+    return true;
+  }
+
+  private static @Nullable LocalDate date(@Nullable String value) {
+    return value == null ? null : LocalDate.parse(value);
+  }
+}

@@ -1,0 +1,177 @@
+package osmerin.app.articles;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamService;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
+import osmerin.core.text.Counted;
+
+/** One change made to many articles at once, taken back at once. */
+@Service
+public class BulkEdits {
+  /** More articles at once are refused. */
+  static final int MOST = 500;
+
+  /** The furthest that dates are moved. */
+  private static final int MOST_DAYS = 366;
+
+  /** What is changed. */
+  public enum What {
+    STAGE,
+    STRATEGIST,
+    EDITOR,
+    WRITER,
+    DAYS,
+    TYPE,
+    ARCHIVE
+  }
+
+  /**
+   * What came of it.
+   *
+   * @param sentence what was done
+   * @param left one sentence for each article that was left as it is, with the reason
+   */
+  public record Outcome(String sentence, List<String> left) {}
+
+  private final ArticleService looking;
+  private final ArticleEdits edits;
+  private final ArticleTypeService types;
+  private final TeamService team;
+  private final History history;
+
+  BulkEdits(
+      ArticleService looking,
+      ArticleEdits edits,
+      ArticleTypeService types,
+      TeamService team,
+      History history) {
+    this.looking = looking;
+    this.edits = edits;
+    this.types = types;
+    this.team = team;
+    this.history = history;
+  }
+
+  /** One change of one article. */
+  private interface Edit {
+    List<Change> of(Round round);
+  }
+
+  /**
+   * Changes articles; those that cannot be changed are left and named.
+   *
+   * @param value the stage, the person's id or nothing, the number of days, the type's id
+   */
+  @Transactional
+  public Outcome change(
+      SiteContext context, Collection<Integer> numbers, What what, @Nullable String value) {
+    context.require(Right.EDIT);
+    if (numbers.isEmpty()) {
+      throw new RefusedException("Mark the articles first, with Space or the box before each.");
+    }
+    if (numbers.size() > MOST) {
+      throw new RefusedException("At most " + MOST + " articles are changed at once.");
+    }
+    Edit edit = edit(context, what, value == null ? "" : value.strip());
+    List<Change> changes = new ArrayList<>();
+    List<String> left = new ArrayList<>();
+    int changed = 0;
+    for (Round round : looking.byNumbers(context, numbers)) {
+      try {
+        List<Change> these = edit.of(round);
+        changes.addAll(these);
+        changed += these.isEmpty() ? 0 : 1;
+      } catch (RefusedException e) {
+        left.add(e.getMessage());
+      }
+    }
+    String sentence = Counted.of(changed, "article") + " " + words(context, what, value) + ".";
+    history.note(context, Right.EDIT, sentence, changes);
+    return new Outcome(sentence, left);
+  }
+
+  private Edit edit(SiteContext context, What what, String value) {
+    return switch (what) {
+      case STAGE -> {
+        Stage to = stage(value);
+        yield round -> edits.stage(context, round, to);
+      }
+      case STRATEGIST, EDITOR, WRITER -> {
+        Long person = value.isEmpty() ? null : Long.valueOf(number(value));
+        Map<Long, String> names = team.names(context.siteId());
+        StepRole role = StepRole.valueOf(what.name());
+        yield round -> edits.person(context, round, role, person, names);
+      }
+      case DAYS -> {
+        int days = number(value);
+        if (Math.abs(days) > MOST_DAYS) {
+          throw new RefusedException("Dates move by at most " + MOST_DAYS + " days.");
+        }
+        yield round -> shift(context, round, days);
+      }
+      case TYPE -> {
+        int type = number(value);
+        yield round -> type(context, round, type);
+      }
+      case ARCHIVE -> round -> edits.archive(round, true);
+    };
+  }
+
+  private List<Change> shift(SiteContext context, Round round, int days) {
+    if (round.publishDate() == null) {
+      throw new RefusedException(round.reference() + " has no date to move.");
+    }
+    return edits.publishDate(context, round, round.publishDate().plusDays(days));
+  }
+
+  private List<Change> type(SiteContext context, Round round, int typeId) {
+    ArticleType type =
+        types.list(context.siteId(), round.kind()).stream()
+            .filter(t -> t.id() == typeId)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new RefusedException(
+                        "That type is not for %s, a %s."
+                            .formatted(round.reference(), round.typeName().toLowerCase())));
+    return edits.type(round, type);
+  }
+
+  private static Stage stage(String value) {
+    return Stage.IN_WORK.stream()
+        .filter(s -> s.name().equals(value))
+        .findFirst()
+        .orElseThrow(() -> new RefusedException("Choose the stage to move to."));
+  }
+
+  private static int number(String value) {
+    if (!value.matches("[+-]?\\d{1,9}")) {
+      throw new RefusedException(
+          value.isEmpty() ? "Say by how much, or choose one." : "“" + value + "” is no number.");
+    }
+    return Integer.parseInt(value);
+  }
+
+  private String words(SiteContext context, What what, @Nullable String value) {
+    return switch (what) {
+      case STAGE -> "moved to " + stage(Optional.ofNullable(value).orElse("")).label();
+      case STRATEGIST, EDITOR, WRITER -> "got another " + what.name().toLowerCase();
+      case DAYS -> "moved by " + Counted.of(number(String.valueOf(value).strip()), "day");
+      case TYPE -> "got another type";
+      case ARCHIVE -> "went to the archive";
+    };
+  }
+}

@@ -1,0 +1,219 @@
+package osmerin.app.desk;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.PlannedRound;
+import osmerin.app.articles.Round;
+import osmerin.app.articles.StepRow;
+import osmerin.app.briefs.BriefService;
+import osmerin.app.desk.Desk.DeskStep;
+import osmerin.app.desk.Desk.Waiting;
+import osmerin.app.history.Entry;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.plan.Month;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.core.article.Stage;
+import osmerin.core.article.Standing;
+import osmerin.core.runup.PlannedStep;
+import osmerin.core.text.Counted;
+import osmerin.core.workday.WorkCalendar;
+
+/** Gathers a person's desk. */
+@Service
+public class DeskService {
+  private static final int NEXT_SHOWN = 5;
+  private static final int LEFT_OFF_SHOWN = 5;
+  private static final int NEWS_SHOWN = 12;
+
+  /** Entries of the person that are looked through for what they worked on. */
+  private static final int LOOKED_THROUGH = 60;
+
+  private final ArticleService articles;
+  private final BriefService briefs;
+  private final PitchService pitches;
+  private final SiteService sites;
+  private final History history;
+
+  DeskService(
+      ArticleService articles,
+      BriefService briefs,
+      PitchService pitches,
+      SiteService sites,
+      History history) {
+    this.sites = sites;
+    this.articles = articles;
+    this.briefs = briefs;
+    this.pitches = pitches;
+    this.history = history;
+  }
+
+  /**
+   * Gathers the desk.
+   *
+   * @param month the month in hand
+   */
+  @Transactional(readOnly = true)
+  public Desk desk(SiteContext context, Month month) {
+    List<PlannedRound> open = articles.open(context);
+    List<DeskStep> steps = steps(context, open);
+    List<DeskStep> today = steps.stream().filter(s -> !s.due().isAfter(context.today())).toList();
+    List<DeskStep> next =
+        steps.stream().filter(s -> s.due().isAfter(context.today())).limit(NEXT_SHOWN).toList();
+    return new Desk(
+        today,
+        next,
+        waiting(context, open),
+        leftOff(context, open),
+        month,
+        daysLeft(context, month.month()),
+        news(context));
+  }
+
+  private int daysLeft(SiteContext context, YearMonth month) {
+    WorkCalendar calendar = sites.calendar(context.site());
+    return calendar.in(month) - calendar.inBefore(month, context.today());
+  }
+
+  private static List<DeskStep> steps(SiteContext context, List<PlannedRound> open) {
+    List<DeskStep> steps = new ArrayList<>();
+    for (PlannedRound planned : open) {
+      for (int i = 0; i < planned.steps().size(); i++) {
+        StepRow row = planned.steps().get(i);
+        PlannedStep step = planned.plan().steps().get(i);
+        boolean mine = Objects.equals(planned.round().person(row.role()), context.personId());
+        if (mine && !step.done() && !row.followUp() && step.due() != null) {
+          steps.add(step(planned, row, step.due(), context.today()));
+        }
+      }
+    }
+    steps.sort(Comparator.comparing(DeskStep::due).thenComparing(s -> s.round().number()));
+    return steps;
+  }
+
+  private static DeskStep step(PlannedRound planned, StepRow row, LocalDate due, LocalDate today) {
+    String waitsFor =
+        planned.steps().stream()
+            .filter(other -> row.after().contains(other.key()) && other.doneOn() == null)
+            .map(StepRow::name)
+            .collect(Collectors.joining(", "));
+    return new DeskStep(
+        planned.round(), row.key(), row.name(), row.estimate(), due, due.isBefore(today), waitsFor);
+  }
+
+  private List<Waiting> waiting(SiteContext context, List<PlannedRound> open) {
+    List<Waiting> waiting = new ArrayList<>();
+    addUnpublished(context, open, waiting);
+    addSignOffs(context, open, waiting);
+    addReviews(context, open, waiting);
+    long pitched = pitches.countOpen(context);
+    if (context.may(Right.COMMISSION) && pitched > 0) {
+      waiting.add(
+          new Waiting(
+              "Commission",
+              Counted.of(pitched, "open pitch", "open pitches"),
+              context.base() + "/pitches",
+              null,
+              false));
+    }
+    return waiting;
+  }
+
+  /** Failed, or set and past its day: for whoever is named, and for owners if nobody is. */
+  private static void addUnpublished(
+      SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
+    for (PlannedRound planned : open) {
+      Round round = planned.round();
+      boolean stuck =
+          round.failure() != null || planned.standing().state() == Standing.State.NOT_PUBLISHED;
+      if (stuck && context.may(Right.EDIT) && concerns(context, round)) {
+        waiting.add(waiting(context, "Publish", round, "", round.failure(), true));
+      }
+    }
+  }
+
+  private static boolean concerns(SiteContext context, Round round) {
+    boolean nobody = round.strategistId() == null && round.editorId() == null;
+    return round.isOf(context.personId()) || nobody && context.may(Right.MANAGE);
+  }
+
+  private void addSignOffs(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
+    List<Round> mine = edited(context, open, Stage.COMMISSIONED);
+    Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
+    mine.stream()
+        .filter(round -> unsigned.contains(round.id()))
+        .forEach(
+            r -> waiting.add(waiting(context, "Sign off the brief", r, "/brief", null, false)));
+  }
+
+  private static void addReviews(
+      SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
+    edited(context, open, Stage.EDITING)
+        .forEach(r -> waiting.add(waiting(context, "Review", r, "/draft", null, false)));
+  }
+
+  private static List<Round> edited(SiteContext context, List<PlannedRound> open, Stage stage) {
+    return open.stream()
+        .map(PlannedRound::round)
+        .filter(r -> r.stage() == stage)
+        .filter(r -> Objects.equals(r.editorId(), context.personId()))
+        .toList();
+  }
+
+  private static Waiting waiting(
+      SiteContext context,
+      String what,
+      Round round,
+      String place,
+      @Nullable String beside,
+      boolean alarming) {
+    return new Waiting(
+        what,
+        round.reference() + " " + round.title(),
+        context.base() + "/articles/" + round.reference() + place,
+        beside,
+        alarming);
+  }
+
+  private List<Round> leftOff(SiteContext context, List<PlannedRound> open) {
+    Set<String> keys = new LinkedHashSet<>();
+    for (Entry entry :
+        history.entries(context, new Asked(null, null, context.personId()), 0, LOOKED_THROUGH)) {
+      entry.changes().stream()
+          .filter(c -> c.thing() == Thing.ARTICLE)
+          .forEach(c -> keys.add(c.key()));
+    }
+    return keys.stream()
+        .flatMap(
+            key ->
+                open.stream()
+                    .map(PlannedRound::round)
+                    .filter(r -> String.valueOf(r.number()).equals(key)))
+        .limit(LEFT_OFF_SHOWN)
+        .toList();
+  }
+
+  private List<Entry> news(SiteContext context) {
+    Instant since = context.today().minusDays(1).atStartOfDay(context.site().zoneId()).toInstant();
+    return history.since(context, since, NEWS_SHOWN * 4).stream()
+        .filter(e -> !Objects.equals(e.personId(), context.personId()))
+        .limit(NEWS_SHOWN)
+        .toList();
+  }
+}

@@ -1,0 +1,110 @@
+package osmerin.app.find;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.platform.web.In;
+import osmerin.app.research.FoundResearch;
+import osmerin.app.research.ResearchService;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamService;
+
+/** Finds anything of a site by name or number, and commands by their words. */
+@Service
+public class FindService {
+  private static final int EACH = 6;
+  private static final int LONGEST = 100;
+
+  private final ArticleService articles;
+  private final PitchService pitches;
+  private final ResearchService research;
+  private final TeamService team;
+
+  FindService(
+      ArticleService articles, PitchService pitches, ResearchService research, TeamService team) {
+    this.articles = articles;
+    this.pitches = pitches;
+    this.research = research;
+    this.team = team;
+  }
+
+  /** The best of each kind; commands alone while nothing was typed. */
+  @Transactional(readOnly = true)
+  public List<Finding> find(SiteContext context, String typed) {
+    String words = typed.strip();
+    List<Finding> found = new ArrayList<>();
+    if (!words.isEmpty() && words.length() <= LONGEST) {
+      addArticles(context, words, found);
+      addPitches(context, words, found);
+      addResearch(context, words, found);
+      addPeople(context, words, found);
+    }
+    Arrays.stream(Command.values())
+        .filter(command -> command.isFor(context))
+        .filter(command -> words.isEmpty() || command.matches(words))
+        .forEach(command -> found.add(command.finding(context)));
+    return found;
+  }
+
+  private void addArticles(SiteContext context, String words, List<Finding> found) {
+    articles
+        .find(context, words, EACH)
+        .forEach(
+            a ->
+                found.add(
+                    new Finding(
+                        "Article",
+                        a.title(),
+                        a.reference() + ", " + a.stage().label(),
+                        context.base() + "/articles/" + a.reference())));
+  }
+
+  private void addPitches(SiteContext context, String words, List<Finding> found) {
+    pitches
+        .find(context, words, EACH)
+        .forEach(
+            p ->
+                found.add(
+                    new Finding(
+                        "Pitch",
+                        p.title(),
+                        p.pitchedBy(),
+                        context.base() + "/pitches#open=/pitches/" + p.id() + "/drawer")));
+  }
+
+  private void addResearch(SiteContext context, String words, List<Finding> found) {
+    for (FoundResearch r : research.find(context, words, EACH)) {
+      String beside = r.searches() == null ? "" : In.number(r.searches()) + " searches";
+      String base = context.base() + "/research";
+      found.add(
+          switch (r.kind()) {
+            case TOPIC -> new Finding("Topic", r.name(), "", base + "/topics/" + r.id());
+            case GROUP -> new Finding("Group", r.name(), beside, base + "/groups/" + r.id());
+            case KEYWORD ->
+                new Finding(
+                    "Keyword",
+                    r.name(),
+                    beside,
+                    r.id() == null ? base : base + "/groups/" + r.id());
+          });
+    }
+  }
+
+  private void addPeople(SiteContext context, String words, List<Finding> found) {
+    team.people(context.siteId()).stream()
+        .filter(p -> p.name().toLowerCase().contains(words.toLowerCase()))
+        .limit(EACH)
+        .forEach(
+            p ->
+                found.add(
+                    new Finding(
+                        "Person",
+                        p.name(),
+                        p.role().label(),
+                        context.base() + "/articles?person=" + p.id())));
+  }
+}

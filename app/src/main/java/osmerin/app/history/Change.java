@@ -1,0 +1,58 @@
+package osmerin.app.history;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was done to one value of one thing.
+ *
+ * @param key of the thing, as {@link Thing} says
+ * @param field "Publish date"
+ * @param before in words, null for nothing
+ * @param after in words, null for nothing
+ * @param from the value that an undo puts back
+ * @param to the value that an undo must find
+ * @param reversible whether an undo can put it back
+ */
+public record Change(
+    Thing thing,
+    String key,
+    String field,
+    @Nullable String before,
+    @Nullable String after,
+    @Nullable String from,
+    @Nullable String to,
+    boolean reversible) {
+
+  /** One that can be taken back, its values being words already. */
+  public static Change of(
+      Thing thing, Object key, String field, @Nullable String before, @Nullable String after) {
+    return of(thing, key, field, before, after, before, after);
+  }
+
+  /** One that can be taken back. */
+  public static Change of(
+      Thing thing,
+      Object key,
+      String field,
+      @Nullable String before,
+      @Nullable String after,
+      @Nullable Object from,
+      @Nullable Object to) {
+    return new Change(thing, key.toString(), field, before, after, text(from), text(to), true);
+  }
+
+  /** One that stays. */
+  public static Change lasting(
+      Thing thing, Object key, String field, @Nullable String before, @Nullable String after) {
+    return new Change(thing, key.toString(), field, before, after, null, null, false);
+  }
+
+  private static @Nullable String text(@Nullable Object value) {
+    return value == null ? null : value.toString();
+  }
+
+  /** The same change the other way round. */
+  Change turned() {
+    return new Change(thing, key, field, after, before, to, from, reversible);
+  }
+}

@@ -1,0 +1,77 @@
+package osmerin.app.history;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.app.history.History.Asked;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Paging;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+
+/** The history of a site or of one thing, and undo. */
+@Controller
+@RequestMapping("/{site}/history")
+class HistoryController {
+  private static final int PAGE = 50;
+
+  private final History history;
+  private final UndoService undo;
+
+  HistoryController(History history, UndoService undo) {
+    this.history = history;
+    this.undo = undo;
+  }
+
+  @GetMapping
+  @Needs(Right.READ)
+  String history(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable Thing thing,
+      @RequestParam(required = false) @Nullable String key,
+      @RequestParam(required = false) @Nullable Long person,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    boolean ofOne = thing != null && key != null;
+    Asked asked = new Asked(ofOne ? thing : null, ofOne ? key : null, person);
+    Paging paging = new Paging(page, PAGE, history.count(site, asked));
+    List<Entry> entries = history.entries(site, asked, paging.offset(), PAGE);
+    model.addAttribute("entries", entries);
+    model.addAttribute("asked", asked);
+    model.addAttribute("people", history.people(site));
+    model.addAttribute("paging", paging);
+    model.addAttribute(
+        "path",
+        UriComponentsBuilder.fromPath(site.base() + "/history")
+            .queryParamIfPresent("thing", java.util.Optional.ofNullable(asked.thing()))
+            .queryParamIfPresent("key", java.util.Optional.ofNullable(asked.key()))
+            .queryParamIfPresent("person", java.util.Optional.ofNullable(person))
+            .encode()
+            .toUriString());
+    return "history/history";
+  }
+
+  @PostMapping("/{id}/undo")
+  @Needs(Right.READ)
+  String undo(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    Foot.say(to, undo.undo(site, id));
+    return "redirect:" + site.base() + "/history";
+  }
+
+  /** What the undo key does. */
+  @PostMapping("/undo")
+  @Needs(Right.READ)
+  String undoLatest(SiteContext site, RedirectAttributes to) {
+    Foot.say(to, undo.undoLatest(site));
+    return "redirect:" + site.base() + "/history";
+  }
+}

@@ -1,0 +1,154 @@
+package osmerin.app.research;
+
+import com.github.kagkarlsson.scheduler.SchedulerClient;
+import com.github.kagkarlsson.scheduler.task.TaskDescriptor;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.io.Serializable;
+import java.nio.charset.Charset;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.ImportService.Finished;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.app.team.TeamService;
+import osmerin.app.work.LongWork;
+import osmerin.core.text.Counted;
+import osmerin.formats.keywords.Column;
+import osmerin.formats.keywords.FileReading;
+import osmerin.formats.text.Delimiter;
+import osmerin.formats.text.UnreadableFileException;
+
+/**
+ * Imports in the background. The upload stays until its import is done, in one transaction; so when
+ * the machine stops in between, the import begins anew.
+ */
+@Service
+public class ImportJob {
+  private static final Logger LOG = LoggerFactory.getLogger(ImportJob.class);
+  private static final TaskDescriptor<Order> TASK = TaskDescriptor.of("import", Order.class);
+
+  /** What is to be imported, for whom, and how the file is read. */
+  record Order(
+      long siteId,
+      long personId,
+      UUID work,
+      UUID upload,
+      String charset,
+      Delimiter delimiter,
+      boolean header,
+      List<Column> columns)
+      implements Serializable {
+    private static final long serialVersionUID = 1;
+
+    FileReading reading() {
+      return new FileReading(Charset.forName(charset), delimiter, header, columns);
+    }
+  }
+
+  private final SchedulerClient jobs;
+  private final ImportService imports;
+  private final LongWork work;
+  private final SiteService sites;
+  private final TeamService team;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  ImportJob(
+      @Lazy SchedulerClient jobs,
+      ImportService imports,
+      LongWork work,
+      SiteService sites,
+      TeamService team,
+      TransactionTemplate transaction,
+      Clock clock) {
+    this.jobs = jobs;
+    this.imports = imports;
+    this.work = work;
+    this.sites = sites;
+    this.team = team;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /**
+   * Orders the import of an upload; it begins in a moment.
+   *
+   * @return the work, to look at its progress
+   * @throws UnreadableFileException when no column holds keywords
+   */
+  @Transactional
+  public UUID order(SiteContext context, UUID upload, FileReading reading) {
+    imports.requireReadable(context, upload, reading);
+    UUID id = work.begin(context, "Import", imports.waiting(context, upload).name());
+    Order order =
+        new Order(
+            context.siteId(),
+            context.personId(),
+            id,
+            upload,
+            reading.charset().name(),
+            reading.delimiter(),
+            reading.header(),
+            List.copyOf(reading.columns()));
+    boolean fresh =
+        jobs.scheduleIfNotExists(
+            TASK.instance(upload.toString()).data(order).scheduledTo(clock.instant()));
+    if (!fresh) {
+      throw new RefusedException(
+          "This file is being imported already. A notice says when it is done.");
+    }
+    return id;
+  }
+
+  private void run(Order order) {
+    SiteContext context = sites.onBehalfOf(order.siteId(), team.signedIn(order.personId()));
+    String research = context.base() + "/research";
+    String again = research + "/import/" + order.upload();
+    if (work.get(context, order.work()).isOver()) {
+      return;
+    }
+    try {
+      transaction.executeWithoutResult(
+          open -> {
+            long done =
+                imports.importWaiting(
+                    context, order.upload(), order.reading(), s -> work.step(order.work(), s));
+            String path = research + "/imports/" + done;
+            work.done(context, order.work(), sentence(imports.finished(context, done)), path);
+          });
+    } catch (UnreadableFileException | RefusedException e) {
+      work.failed(context, order.work(), e.getMessage(), again);
+    } catch (RuntimeException e) {
+      LOG.error("import of {} failed", order.upload(), e);
+      String fault = "It broke off; nothing was stored. The log of today says why.";
+      work.failed(context, order.work(), fault, again);
+    }
+  }
+
+  private static String sentence(Finished finished) {
+    return "%s is imported: %s new, %d changed."
+        .formatted(
+            finished.row().fileName(),
+            Counted.of(finished.row().added(), "keyword"),
+            finished.row().changed());
+  }
+
+  @Configuration
+  static class Job {
+    @Bean
+    OneTimeTask<Order> importTask(ImportJob job) {
+      return Tasks.oneTime(TASK).execute((order, context) -> job.run(order.getData()));
+    }
+  }
+}

@@ -1,0 +1,79 @@
+package osmerin.app.research;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import osmerin.app.history.Change;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.ResearchMapper.UsedGroup;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.text.Counted;
+
+/**
+ * Takes an import back: what it added goes, what it changed has the figures of before, and groups
+ * that are empty then go too. It stands in the way when a later import holds keywords of it, or
+ * when an article answers a group that it alone brought.
+ */
+@Component
+class ImportUndo implements Reversal {
+  static final String IMPORT = "Import";
+
+  private final ResearchMapper research;
+  private final Regrouping regrouping;
+
+  ImportUndo(ResearchMapper research, Regrouping regrouping) {
+    this.research = research;
+    this.regrouping = regrouping;
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.IMPORT;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    long id = Long.parseLong(key);
+    if (changes.get(0).from() != null) {
+      throw new RefusedException(
+          "The file of an import that was taken back is not kept. Import it again.");
+    }
+    long siteId = context.siteId();
+    research.lock(siteId);
+    refuseIfBuiltOn(context, id);
+    if (research.markUndone(siteId, id) == 0) {
+      throw new RefusedException("That import was taken back already.");
+    }
+    research.putBefore(id);
+    research.removeAdded(siteId, id);
+    research.freeArticles(siteId);
+    research.removeEmptyGroups(siteId);
+    research.removeEmptyTopics(siteId);
+    regrouping.run(siteId, research.keywords(siteId).stream().map(StoredKeyword::known).toList());
+  }
+
+  private void refuseIfBuiltOn(SiteContext context, long id) {
+    research
+        .findLater(id)
+        .ifPresent(
+            later -> {
+              throw new RefusedException(
+                  "%s of %s holds %s of it. Take that import back first."
+                      .formatted(
+                          later.fileName(),
+                          In.moment(later.at(), context.site().zoneId()),
+                          Counted.of(later.keywords(), "keyword")));
+            });
+    List<UsedGroup> used = research.usedGroups(context.siteId(), id);
+    if (!used.isEmpty()) {
+      UsedGroup first = used.get(0);
+      throw new RefusedException(
+          "%s answers “%s”, a group that this import brought. Archive the article first."
+              .formatted(
+                  new ReferenceNumber(context.site().prefix(), first.number()), first.name()));
+    }
+  }
+}

@@ -1,0 +1,117 @@
+package osmerin.app.setup;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.ui.Model;
+import osmerin.app.articles.PlannedRound;
+import osmerin.app.articles.Round;
+import osmerin.app.history.Change;
+import osmerin.app.history.Entry;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.Paging;
+import osmerin.app.site.Right;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+import osmerin.core.article.Standing;
+import osmerin.core.runup.BackPlan;
+import osmerin.core.runup.RunUp;
+import osmerin.core.workday.WorkCalendar;
+
+/** Made-up states of everything, for the page of components. */
+final class Components {
+  private Components() {}
+
+  static void addTo(Model model, LocalDate today) {
+    model.addAttribute("stages", Stage.values());
+    model.addAttribute("planned", planned(today));
+    model.addAttribute("paging", new Paging(2, 50, 180));
+    model.addAttribute("entries", entries());
+  }
+
+  /** A round in every standing, new and refreshed. */
+  private static List<PlannedRound> planned(LocalDate today) {
+    WorkCalendar calendar = new WorkCalendar(Set.of(java.time.DayOfWeek.values()), Set.of());
+    BackPlan plan =
+        BackPlan.of(
+            BackPlan.Request.of(new RunUp("none", 0, List.of()), null, today, calendar, Map.of()));
+    List<PlannedRound> all = new ArrayList<>();
+    for (Kind kind : Kind.values()) {
+      for (Standing.State state : Standing.State.values()) {
+        Standing standing = new Standing(state, 3, today.plusDays(9));
+        all.add(
+            new PlannedRound(
+                round(all.size() + 1, kind, state, today), List.of(), plan, standing, today));
+      }
+    }
+    return all;
+  }
+
+  private static Round round(int number, Kind kind, Standing.State state, LocalDate today) {
+    boolean live = state == Standing.State.LIVE;
+    Instant moment = today.atTime(9, 0).toInstant(ZoneOffset.UTC);
+    return new Round(
+        number,
+        number,
+        "EX",
+        number,
+        "An article that is " + state.name().toLowerCase().replace('_', ' '),
+        1,
+        null,
+        null,
+        false,
+        1,
+        true,
+        kind,
+        1,
+        kind == Kind.NEW ? "Guide" : "Rework",
+        1,
+        live ? Stage.LIVE : Stage.DRAFTING,
+        today.plusDays(4),
+        (@Nullable LocalTime) null,
+        null,
+        live ? moment : null,
+        live ? today : null,
+        null,
+        null,
+        null,
+        moment,
+        null,
+        null,
+        null);
+  }
+
+  private static List<Entry> entries() {
+    Change date = Change.of(Thing.ARTICLE, 1, "Publish date", "Tue 1 Dec", "Thu 3 Dec");
+    Change gone = Change.lasting(Thing.ARTICLE, 1, "Stage", "Ready", "Live");
+    Instant at = Instant.EPOCH;
+    return List.of(
+        new Entry(3, null, null, at, "EX-0001 went live.", Right.EDIT, null, null, List.of(gone)),
+        new Entry(
+            2,
+            1L,
+            "Una Berg",
+            at,
+            "EX-0001 moved to Thu 3 Dec.",
+            Right.EDIT,
+            null,
+            null,
+            List.of(date)),
+        new Entry(
+            1,
+            1L,
+            "Una Berg",
+            at,
+            "EX-0001 moved to Tue 1 Dec.",
+            Right.EDIT,
+            null,
+            2L,
+            List.of(date)));
+  }
+}

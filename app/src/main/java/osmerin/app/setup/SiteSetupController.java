@@ -1,0 +1,170 @@
+package osmerin.app.setup;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import org.springframework.format.annotation.DateTimeFormat;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.Site;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+
+/** The settings of a site, and adding one. */
+@Controller
+class SiteSetupController {
+  private final SiteSetupService setup;
+  private final SiteService sites;
+
+  SiteSetupController(SiteSetupService setup, SiteService sites) {
+    this.setup = setup;
+    this.sites = sites;
+  }
+
+  @GetMapping("/{site}/setup")
+  @Needs(Right.MANAGE)
+  String settings(SiteContext site, Model model) {
+    Site now = site.site();
+    model
+        .asMap()
+        .putIfAbsent(
+            "settings", new SiteSettings(now.name(), now.address(), now.zone(), now.workingWeek()));
+    model.asMap().putIfAbsent("faults", Map.of());
+    model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
+    model.addAttribute("days", DayOfWeek.values());
+    model.addAttribute("holidays", sites.holidays(now, site.today().withDayOfYear(1)));
+    return "setup/site";
+  }
+
+  @PostMapping("/{site}/setup")
+  @Needs(Right.MANAGE)
+  String change(
+      SiteContext site,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "") String address,
+      @RequestParam String zone,
+      @RequestParam(required = false) @Nullable List<Integer> week,
+      @RequestParam int seen,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    List<Integer> days =
+        week == null ? List.of() : week.stream().filter(d -> d >= 1 && d <= 7).sorted().toList();
+    SiteSettings wanted = new SiteSettings(name, address, zone, days);
+    Map<String, String> faults = setup.change(site, wanted, seen);
+    if (!faults.isEmpty()) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("faults", faults);
+      model.addAttribute("settings", wanted);
+      return settings(site, model);
+    }
+    Foot.say(to, "The settings are kept. Due dates follow the working week at once.");
+    return back(site);
+  }
+
+  @PostMapping("/{site}/setup/holidays")
+  @Needs(Right.MANAGE)
+  String addHoliday(
+      SiteContext site,
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate day,
+      @RequestParam String holiday,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      if (day == null) {
+        throw new RefusedException("Choose the day of the holiday.");
+      }
+      setup.addHoliday(site, day, holiday);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("holidayFault", e.getMessage());
+      model.addAttribute("typedDay", day);
+      model.addAttribute("typedHoliday", holiday);
+      return settings(site, model);
+    }
+    Foot.say(to, In.dayAndYear(day) + " is a holiday.");
+    return back(site);
+  }
+
+  @PostMapping("/{site}/setup/holidays/remove")
+  @Needs(Right.MANAGE)
+  String removeHoliday(
+      SiteContext site,
+      @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
+      RedirectAttributes to) {
+    setup.removeHoliday(site, day);
+    Foot.say(to, In.dayAndYear(day) + " is a holiday no longer.");
+    return back(site);
+  }
+
+  /** Every fragment in its states: the place to look before making a new one. */
+  @GetMapping("/{site}/setup/components")
+  @Needs(Right.MANAGE)
+  String components(SiteContext site, Model model) {
+    Components.addTo(model, site.today());
+    return "setup/components";
+  }
+
+  @GetMapping("/sites/add")
+  @Needs(Right.SIGNED_IN)
+  String add(@AuthenticationPrincipal SignedIn person, Model model) {
+    if (!setup.ownsASite(person.id())) {
+      throw new NotFoundException("page", "sites");
+    }
+    model.asMap().putIfAbsent("faults", Map.of());
+    model.asMap().putIfAbsent("zone", ZoneId.systemDefault().getId());
+    model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
+    return "setup/add-site";
+  }
+
+  @PostMapping("/sites/add")
+  @Needs(Right.SIGNED_IN)
+  String add(
+      @AuthenticationPrincipal SignedIn person,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "") String address,
+      @RequestParam String prefix,
+      @RequestParam String zone,
+      Model model,
+      HttpServletResponse response) {
+    Map<String, String> faults = setup.add(person.id(), name, address, prefix, zone);
+    if (faults.isEmpty()) {
+      Site added =
+          sites.of(person.id()).stream()
+              .max(java.util.Comparator.comparingLong(Site::id))
+              .orElseThrow();
+      return "redirect:/" + added.slug() + "/plan";
+    }
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("faults", faults);
+    model.addAttribute("name", name);
+    model.addAttribute("address", address);
+    model.addAttribute("prefix", prefix);
+    model.addAttribute("zone", zone);
+    return add(person, model);
+  }
+
+  private static String back(SiteContext site) {
+    return "redirect:" + site.base() + "/setup";
+  }
+}

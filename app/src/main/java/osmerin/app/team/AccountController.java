@@ -1,0 +1,152 @@
+package osmerin.app.team;
+
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.notices.NoticeChoice;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.NoticeKind.MailChoice;
+import osmerin.app.notices.Notices;
+import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.Settings.Theme;
+
+/** A person's own settings. */
+@Controller
+@RequestMapping("/{site}/account")
+class AccountController {
+  private final AccountService accounts;
+  private final Notices notices;
+  private final Post post;
+
+  AccountController(AccountService accounts, Notices notices, Post post) {
+    this.accounts = accounts;
+    this.notices = notices;
+    this.post = post;
+  }
+
+  @GetMapping
+  @Needs(Right.READ)
+  String account(SiteContext site, Model model) {
+    model.asMap().putIfAbsent("settings", accounts.settings(site.personId()));
+    model.addAttribute("themes", Theme.values());
+    model.addAttribute("choices", notices.choices(site.personId()));
+    model.addAttribute("mailChoices", MailChoice.values());
+    model.addAttribute("mailConnected", post.isConnected());
+    return "team/account";
+  }
+
+  @PostMapping
+  @Needs(Right.READ)
+  String set(
+      SiteContext site,
+      @RequestParam String name,
+      @RequestParam(defaultValue = "") String mail,
+      @RequestParam Theme theme,
+      @RequestParam(defaultValue = "false") boolean singleKeys,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Settings wanted = new Settings(site.person().login(), name, mail, theme, singleKeys);
+    try {
+      accounts.set(site.person(), wanted);
+      Foot.say(to, "Your settings are kept.");
+      return back(site);
+    } catch (RefusedException e) {
+      model.addAttribute("settings", wanted);
+      return fault("settingsFault", e, site, model, response);
+    }
+  }
+
+  /** Light or dark, from the menu. */
+  @PostMapping("/theme")
+  @Needs(Right.READ)
+  String theme(SiteContext site, @RequestParam Theme theme) {
+    Settings now = accounts.settings(site.personId());
+    accounts.set(
+        site.person(), new Settings(now.login(), now.name(), now.mail(), theme, now.singleKeys()));
+    return back(site);
+  }
+
+  @PostMapping("/password")
+  @Needs(Right.READ)
+  String password(
+      SiteContext site,
+      @RequestParam String old,
+      @RequestParam String password,
+      HttpSession session,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      accounts.changePassword(site.person(), old, password, session.getId());
+      Foot.say(to, "Your password is changed. Everywhere else you are signed out.");
+      return back(site);
+    } catch (RefusedException e) {
+      return fault("passwordFault", e, site, model, response);
+    }
+  }
+
+  @PostMapping("/sign-out-everywhere")
+  @Needs(Right.READ)
+  String signOutEverywhere(SiteContext site) {
+    accounts.signOutEverywhere(site.person());
+    return "redirect:/sign-in?out";
+  }
+
+  /** One choice for each kind; what is not sent is not wanted. */
+  @PostMapping("/notices")
+  @Needs(Right.READ)
+  String notices(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable List<NoticeKind> inApp,
+      @RequestParam Map<String, String> fields,
+      RedirectAttributes to) {
+    List<NoticeKind> shown = inApp == null ? List.of() : inApp;
+    notices.choose(
+        site.personId(),
+        Arrays.stream(NoticeKind.values())
+            .map(kind -> new NoticeChoice(kind, shown.contains(kind), mail(fields, kind)))
+            .toList());
+    Foot.say(to, "Your choice of notices is kept.");
+    return back(site);
+  }
+
+  private static MailChoice mail(Map<String, String> fields, NoticeKind kind) {
+    String chosen = fields.getOrDefault("mail-" + kind, "");
+    return Arrays.stream(MailChoice.values())
+        .filter(choice -> choice.name().equals(chosen))
+        .findFirst()
+        .orElse(MailChoice.NEVER);
+  }
+
+  private String fault(
+      String where,
+      RefusedException e,
+      SiteContext site,
+      Model model,
+      HttpServletResponse response) {
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute(where, e.getMessage());
+    return account(site, model);
+  }
+
+  private static String back(SiteContext site) {
+    return "redirect:" + site.base() + "/account";
+  }
+}

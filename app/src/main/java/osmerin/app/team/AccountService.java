@@ -1,0 +1,198 @@
+package osmerin.app.team;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.mail.PublicAddress;
+import osmerin.app.platform.security.SecretToken;
+import osmerin.app.platform.security.Sessions;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.platform.web.ForbiddenException;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+
+/** What belongs to a person, not to a site: name, mail, password, settings. */
+@Service
+public class AccountService {
+  static final Duration LINK_VALID = Duration.ofHours(2);
+
+  private final TeamMapper team;
+  private final LinkMapper links;
+  private final PasswordEncoder passwords;
+  private final PasswordRules rules;
+  private final Sessions sessions;
+  private final Post post;
+  private final PublicAddress address;
+  private final Clock clock;
+
+  AccountService(
+      TeamMapper team,
+      LinkMapper links,
+      PasswordEncoder passwords,
+      PasswordRules rules,
+      Sessions sessions,
+      Post post,
+      PublicAddress address,
+      Clock clock) {
+    this.team = team;
+    this.links = links;
+    this.passwords = passwords;
+    this.rules = rules;
+    this.sessions = sessions;
+    this.post = post;
+    this.address = address;
+    this.clock = clock;
+  }
+
+  public Settings settings(long personId) {
+    return team.settings(personId);
+  }
+
+  /**
+   * Sets name, mail address, theme and keys.
+   *
+   * @throws RefusedException when the name is empty, or the mail address is none or somebody else's
+   */
+  @Transactional
+  public void set(SignedIn person, Settings settings) {
+    if (settings.name().isBlank() || settings.name().length() > 100) {
+      throw new RefusedException("A name has 1 to 100 characters.");
+    }
+    String mail =
+        settings.mail() == null || settings.mail().isBlank() ? null : mail(settings.mail());
+    if (mail != null && team.isLoginTaken(TeamService.normal(mail), person.id())) {
+      throw new RefusedException(mail + " belongs to somebody else here.");
+    }
+    String name = settings.name().strip();
+    team.setSettings(
+        person.id(),
+        TeamService.initials(name),
+        new Settings(settings.login(), name, mail, settings.theme(), settings.singleKeys()));
+  }
+
+  boolean isTaken(String mail) {
+    return team.isLoginTaken(TeamService.normal(mail), -1);
+  }
+
+  Optional<String> passwordFault(String password, List<String> about) {
+    return rules.fault(password, about);
+  }
+
+  /**
+   * Changes the password and signs the person out everywhere else.
+   *
+   * @param sessionId the session that stays
+   * @throws RefusedException when the old one is wrong, or the new one will not do
+   */
+  @Transactional
+  public void changePassword(SignedIn person, String old, String wanted, String sessionId) {
+    SignedIn now = get(person.id());
+    if (!passwords.matches(old, now.passwordHash())) {
+      throw new RefusedException("That is not your password of now. Nothing was changed.");
+    }
+    setPassword(now, wanted);
+    sessions.endOthers(now.login(), sessionId);
+  }
+
+  private void setPassword(SignedIn person, String wanted) {
+    passwordFault(wanted, List.of(person.name(), person.login()))
+        .ifPresent(
+            fault -> {
+              throw new RefusedException(fault);
+            });
+    team.setPassword(person.id(), passwords.encode(wanted));
+  }
+
+  /** Signs the person out everywhere, here too. */
+  public int signOutEverywhere(SignedIn person) {
+    return sessions.endAll(person.login());
+  }
+
+  /**
+   * Sends a link for a new password to whoever has this name or address and a mail address. Nobody
+   * is told whether there was one.
+   */
+  @Transactional
+  public void forgotten(String login) {
+    team.findByLogin(TeamService.normal(login))
+        .ifPresent(
+            person -> {
+              String mail = team.settings(person.id()).mail();
+              if (mail != null) {
+                post.send(mail, "A new password", letter(link(person.id())));
+              }
+            });
+  }
+
+  private static String letter(String link) {
+    return "With this link you choose a new password. It works once, for two hours:\n\n"
+        + link
+        + "\n\nIf you did not ask for it, do nothing.\n";
+  }
+
+  private String link(long personId) {
+    String token = SecretToken.fresh();
+    links.insertPasswordLink(SecretToken.hash(token), personId, clock.instant().plus(LINK_VALID));
+    return address.of("/password/" + token);
+  }
+
+  /**
+   * A link for a new password that an owner hands over, where there is no mail.
+   *
+   * @throws ForbiddenException when the person works on a site that the owner does not own, since
+   *     the link would open that one too
+   */
+  @Transactional
+  public String passwordLinkFor(SiteContext owner, Person person) {
+    owner.require(Right.MANAGE);
+    if (team.countSitesNotOwnedBy(person.id(), owner.personId()) > 0) {
+      throw new ForbiddenException(
+          person.name()
+              + " works on a site that is not yours too, so the new password is theirs to ask for:"
+              + " “Forgotten?” on the sign-in page.");
+    }
+    return link(person.id());
+  }
+
+  /** Whose link it is, while it works. */
+  public Optional<SignedIn> ofLink(String token) {
+    return links.findPerson(SecretToken.hash(token), clock.instant()).map(this::get);
+  }
+
+  /** Chooses a new password by link; the person is signed out everywhere. */
+  @Transactional
+  public void choosePassword(String token, String wanted) {
+    SignedIn person =
+        ofLink(token).orElseThrow(() -> new NotFoundException("password link", "link"));
+    setPassword(person, wanted);
+    if (links.usePasswordLink(SecretToken.hash(token), clock.instant()) == 0) {
+      throw new NotFoundException("password link", "link");
+    }
+    sessions.endAll(person.login());
+  }
+
+  private SignedIn get(long personId) {
+    return team.findById(personId).orElseThrow(() -> new NotFoundException("person", personId));
+  }
+
+  /**
+   * A mail address without space around it.
+   *
+   * @throws RefusedException when it is none
+   */
+  static String mail(@Nullable String typed) {
+    String mail = typed == null ? "" : typed.strip();
+    if (!mail.matches("[^\\s@,;<>]+@[^\\s@,;<>]+") || mail.length() > 200) {
+      throw new RefusedException("“" + mail + "” is no mail address.");
+    }
+    return mail;
+  }
+}

@@ -1,0 +1,79 @@
+package osmerin.app.team;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import osmerin.app.platform.security.SignedIn;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+
+/** Taking an invitation, with a new account or as the person who is signed in. */
+@Controller
+class InvitationController {
+  private final Invitations invitations;
+
+  InvitationController(Invitations invitations) {
+    this.invitations = invitations;
+  }
+
+  @GetMapping("/invitation/{token}")
+  @Needs(Right.ANYBODY)
+  String invitation(
+      @PathVariable String token,
+      @AuthenticationPrincipal @Nullable SignedIn person,
+      Model model,
+      HttpServletResponse response) {
+    Optional<Invitation> invitation = invitations.find(token);
+    if (invitation.isEmpty()) {
+      response.setStatus(HttpStatus.NOT_FOUND.value());
+    }
+    model.addAttribute("invitation", invitation.orElse(null));
+    model.addAttribute("token", token);
+    model.addAttribute("person", person);
+    model.asMap().putIfAbsent("faults", Map.of());
+    return "team/invitation";
+  }
+
+  @PostMapping("/invitation/{token}")
+  @Needs(Right.ANYBODY)
+  String accept(
+      @PathVariable String token,
+      @RequestParam String name,
+      @RequestParam String password,
+      Model model,
+      HttpServletResponse response) {
+    Map<String, String> faults =
+        invitations.find(token).isEmpty()
+            ? Map.of("link", "gone")
+            : invitations.acceptNew(token, name, password);
+    if (faults.isEmpty()) {
+      return "redirect:/sign-in?joined";
+    }
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("faults", faults);
+    model.addAttribute("name", name);
+    return invitation(token, null, model, response);
+  }
+
+  /** Leads to signing in first, when nobody is. */
+  @GetMapping("/invitation/{token}/join")
+  @Needs(Right.SIGNED_IN)
+  String signedIn(@PathVariable String token) {
+    return "redirect:/invitation/" + token;
+  }
+
+  @PostMapping("/invitation/{token}/join")
+  @Needs(Right.SIGNED_IN)
+  String join(@PathVariable String token, @AuthenticationPrincipal SignedIn person) {
+    return "redirect:/" + invitations.accept(token, person).slug() + "/desk";
+  }
+}

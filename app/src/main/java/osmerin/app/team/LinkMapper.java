@@ -1,0 +1,38 @@
+package osmerin.app.team;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import osmerin.app.site.Role;
+
+/** One-time links. */
+@Mapper
+interface LinkMapper {
+  long invite(
+      @Param("siteId") long siteId,
+      @Param("mail") String mail,
+      @Param("role") Role role,
+      @Param("tokenHash") byte[] tokenHash,
+      @Param("personId") long personId,
+      @Param("at") Instant at,
+      @Param("expiresAt") Instant expiresAt);
+
+  List<Invitation> open(@Param("siteId") long siteId, @Param("now") Instant now);
+
+  Optional<Invitation> find(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+
+  int accept(@Param("id") long id, @Param("now") Instant now);
+
+  int revoke(@Param("siteId") long siteId, @Param("id") long id, @Param("now") Instant now);
+
+  void insertPasswordLink(
+      @Param("tokenHash") byte[] tokenHash,
+      @Param("personId") long personId,
+      @Param("expiresAt") Instant expiresAt);
+
+  Optional<Long> findPerson(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+
+  int usePasswordLink(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+}

@@ -1,0 +1,73 @@
+package osmerin.app.team;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+
+/** A forgotten password: asking for a link, and choosing a new one with it. */
+@Controller
+class PasswordController {
+  private final AccountService accounts;
+  private final Post post;
+
+  PasswordController(AccountService accounts, Post post) {
+    this.accounts = accounts;
+    this.post = post;
+  }
+
+  @GetMapping("/forgotten")
+  @Needs(Right.ANYBODY)
+  String forgotten(Model model) {
+    model.addAttribute("mailConnected", post.isConnected());
+    return "team/forgotten";
+  }
+
+  @PostMapping("/forgotten")
+  @Needs(Right.ANYBODY)
+  String send(@RequestParam String login, Model model) {
+    accounts.forgotten(login);
+    model.addAttribute("sent", true);
+    return forgotten(model);
+  }
+
+  @GetMapping("/password/{token}")
+  @Needs(Right.ANYBODY)
+  String choose(@PathVariable String token, Model model, HttpServletResponse response) {
+    var person = accounts.ofLink(token);
+    if (person.isEmpty()) {
+      response.setStatus(HttpStatus.NOT_FOUND.value());
+    }
+    model.addAttribute("person", person.orElse(null));
+    model.addAttribute("token", token);
+    return "team/password";
+  }
+
+  @PostMapping("/password/{token}")
+  @Needs(Right.ANYBODY)
+  String choose(
+      @PathVariable String token,
+      @RequestParam String password,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      accounts.choosePassword(token, password);
+      return "redirect:/sign-in?chosen";
+    } catch (NotFoundException e) {
+      return choose(token, model, response);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return choose(token, model, response);
+    }
+  }
+}

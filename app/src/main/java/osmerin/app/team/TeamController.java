@@ -1,0 +1,116 @@
+package osmerin.app.team;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+
+/** The people of a site: everybody sees them, owners manage them. */
+@Controller
+@RequestMapping("/{site}/team")
+class TeamController {
+  private final TeamService team;
+  private final Invitations invitations;
+  private final AccountService accounts;
+  private final Post post;
+
+  TeamController(TeamService team, Invitations invitations, AccountService accounts, Post post) {
+    this.team = team;
+    this.invitations = invitations;
+    this.accounts = accounts;
+    this.post = post;
+  }
+
+  @GetMapping
+  @Needs(Right.READ)
+  String team(SiteContext site, Model model) {
+    model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("roles", Role.values());
+    model.addAttribute("rights", Right.values());
+    model.addAttribute("mailConnected", post.isConnected());
+    if (site.may(Right.MANAGE)) {
+      model.addAttribute("invitations", invitations.open(site));
+    }
+    return "team/team";
+  }
+
+  @PostMapping("/invitations")
+  @Needs(Right.MANAGE)
+  String invite(
+      SiteContext site,
+      @RequestParam String mail,
+      @RequestParam Role role,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      String link = invitations.invite(site, mail, role);
+      Foot.say(to, mail.strip() + " is invited.");
+      to.addFlashAttribute("link", link);
+      to.addFlashAttribute("linkFor", mail.strip());
+      return back(site);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typed", mail);
+      model.addAttribute("typedRole", role);
+      return team(site, model);
+    }
+  }
+
+  @PostMapping("/invitations/{id}/revoke")
+  @Needs(Right.MANAGE)
+  String revoke(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    invitations.revoke(site, id);
+    Foot.say(to, "The invitation is withdrawn; its link works no longer.");
+    return back(site);
+  }
+
+  @PostMapping("/{id}/role")
+  @Needs(Right.MANAGE)
+  String role(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam Role seen,
+      @RequestParam Role role,
+      RedirectAttributes to) {
+    team.changeRole(site, id, seen, role);
+    Foot.say(to, team.get(site, id).name() + " is " + role.label() + " now.");
+    return back(site);
+  }
+
+  @PostMapping("/{id}/remove")
+  @Needs(Right.MANAGE)
+  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    String name = team.get(site, id).name();
+    team.remove(site, id);
+    Foot.say(to, name + " is no longer on the site. What they did keeps their name.");
+    return id == site.personId() ? "redirect:/" : back(site);
+  }
+
+  @PostMapping("/{id}/password-link")
+  @Needs(Right.MANAGE)
+  String passwordLink(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    Person person = team.get(site, id);
+    to.addFlashAttribute("link", accounts.passwordLinkFor(site, person));
+    to.addFlashAttribute("linkFor", person.name());
+    return back(site);
+  }
+
+  private static String back(SiteContext site) {
+    return "redirect:" + site.base() + "/team";
+  }
+}

@@ -1,0 +1,79 @@
+package osmerin.app.work;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.SiteContext;
+
+/**
+ * Keeps how far long work is, so that whoever began it can leave and come back, and is told when it
+ * has ended.
+ */
+@Service
+public class LongWork {
+  private final WorkMapper work;
+  private final Notices notices;
+  private final Clock clock;
+
+  LongWork(WorkMapper work, Notices notices, Clock clock) {
+    this.work = work;
+    this.notices = notices;
+    this.clock = clock;
+  }
+
+  /**
+   * Work that is about to begin.
+   *
+   * @param kind "Import"
+   * @param name of what is worked on
+   */
+  @Transactional
+  public UUID begin(SiteContext context, String kind, String name) {
+    UUID id = UUID.randomUUID();
+    work.insert(id, context.siteId(), context.personId(), kind, name, clock.instant());
+    return id;
+  }
+
+  public Work get(SiteContext context, UUID id) {
+    return work.find(context.siteId(), id).orElseThrow(() -> new NotFoundException("work", id));
+  }
+
+  /** Says what is being done, at once and whatever becomes of the transaction of the work. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void step(UUID id, String step) {
+    work.step(id, step, 0, 0);
+  }
+
+  /**
+   * It is done.
+   *
+   * @param path of the page that shows what came of it
+   */
+  @Transactional
+  public void done(SiteContext context, UUID id, String sentence, String path) {
+    work.end(id, Work.State.DONE, null, path, clock.instant());
+    tell(context, sentence, path);
+  }
+
+  /**
+   * It failed.
+   *
+   * @param path of the page on which it can be begun again
+   */
+  @Transactional
+  public void failed(SiteContext context, UUID id, String fault, String path) {
+    Work failed = get(context, id);
+    work.end(id, Work.State.FAILED, fault, path, clock.instant());
+    tell(context, failed.name() + ": " + fault, path);
+  }
+
+  private void tell(SiteContext context, String text, String path) {
+    notices.tell(context.site(), List.of(context.personId()), NoticeKind.WORK_ENDED, text, path);
+  }
+}

@@ -1,0 +1,40 @@
+package osmerin.app.work;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Long work and how far it is.
+ *
+ * @param name of what is worked on, such as a file
+ * @param step what is being done, in words
+ * @param done of {@code total}; 0 of 0 where nothing is counted
+ * @param fault why it failed, null when it did not
+ * @param path of the page that shows what came of it
+ */
+public record Work(
+    UUID id,
+    long personId,
+    String kind,
+    String name,
+    State state,
+    String step,
+    long done,
+    long total,
+    @Nullable String fault,
+    @Nullable String path,
+    Instant startedAt,
+    @Nullable Instant endedAt) {
+  /** How it stands. */
+  public enum State {
+    WAITING,
+    RUNNING,
+    DONE,
+    FAILED
+  }
+
+  public boolean isOver() {
+    return state == State.DONE || state == State.FAILED;
+  }
+}

@@ -1,0 +1,34 @@
+package osmerin.app.work;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+@Mapper
+interface WorkMapper {
+  void insert(
+      @Param("id") UUID id,
+      @Param("siteId") long siteId,
+      @Param("personId") long personId,
+      @Param("kind") String kind,
+      @Param("name") String name,
+      @Param("at") Instant at);
+
+  Optional<Work> find(@Param("siteId") long siteId, @Param("id") UUID id);
+
+  void step(
+      @Param("id") UUID id,
+      @Param("step") String step,
+      @Param("done") long done,
+      @Param("total") long total);
+
+  void end(
+      @Param("id") UUID id,
+      @Param("state") Work.State state,
+      @Param("fault") @Nullable String fault,
+      @Param("path") @Nullable String path,
+      @Param("at") Instant at);
+}
