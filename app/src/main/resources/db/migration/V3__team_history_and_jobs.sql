@@ -53,8 +53,8 @@ create table history_entry (
   undoes    bigint references history_entry,
   undone_by bigint references history_entry
 );
-create index history_entry_by_site on history_entry (site_id, id desc);
-create index history_entry_by_person on history_entry (person_id, id desc);
+create index history_entry_by_site on history_entry (site_id, at desc, id desc);
+create index history_entry_by_person on history_entry (person_id, at desc, id desc);
 
 create table history_change (
   entry_id   bigint not null references history_entry on delete cascade,
@@ -84,7 +84,7 @@ create table notice (
   read_at   timestamptz,
   digest    boolean not null
 );
-create index notice_by_person on notice (person_id, id desc) where shown;
+create index notice_by_person on notice (person_id, at desc, id desc) where shown;
 create index notice_unread on notice (person_id) where shown and read_at is null;
 create index notice_for_digest on notice (person_id) where digest;
 

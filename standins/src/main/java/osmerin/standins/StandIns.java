@@ -5,23 +5,31 @@ import java.nio.file.Path;
 import java.time.Clock;
 
 /**
- * Starts the stand-ins: {@code StandIns SEARCH_PORT BLOG_PORT FOLDER TOKEN}. Prints one line when
- * both answer, and runs until it is ended.
+ * Starts the stand-ins: {@code StandIns SEARCH_PORT BLOG_PORT SMTP_PORT MAIL_PAGE_PORT FOLDER
+ * TOKEN}. Prints one line when all answer, and runs until it is ended.
  */
 public final class StandIns {
   private StandIns() {}
 
-  /** Starts both. */
+  /** Starts all. */
   public static void main(String[] args) throws IOException {
-    if (args.length != 4) {
-      System.err.println("usage: StandIns SEARCH_PORT BLOG_PORT FOLDER TOKEN");
+    if (args.length != 6) {
+      System.err.println(
+          "usage: StandIns SEARCH_PORT BLOG_PORT SMTP_PORT MAIL_PAGE_PORT FOLDER TOKEN");
       System.exit(2);
     }
-    SearchStandIn search = new SearchStandIn(Integer.parseInt(args[0]));
+    Clock clock = Clock.systemUTC();
+    Path folder = Path.of(args[4]);
+    SearchStandIn search = new SearchStandIn(port(args[0]));
     BlogHostStandIn blog =
-        new BlogHostStandIn(
-            Integer.parseInt(args[1]), Path.of(args[2]), args[3], Clock.systemUTC());
-    System.out.println(
-        "simulated search at " + search.address() + ", blog host at " + blog.address());
+        new BlogHostStandIn(port(args[1]), folder.resolve("blog"), args[5], clock);
+    MailStandIn mail = new MailStandIn(port(args[2]), port(args[3]), folder.resolve("mail"), clock);
+    System.out.printf(
+        "simulated search at %s, blog host at %s, mail at %s%n",
+        search.address(), blog.address(), mail.address());
+  }
+
+  private static int port(String text) {
+    return Integer.parseInt(text);
   }
 }

@@ -1,6 +1,6 @@
 /**
- * The outside world, small and simulated: a search service and a blog host; start with {@link
- * osmerin.standins.StandIns}.
+ * The outside world, small and simulated: a search service, a blog host and a mailbox; start with
+ * {@link osmerin.standins.StandIns}.
  */
 @NullMarked
 package osmerin.standins;

@@ -51,8 +51,8 @@ import osmerin.core.runup.StepRole;
 
 /**
  * Loads the demo scenario into an empty database, through the same services that people use: the
- * blog Marlpit, its people, research, articles live and in work, pitches and targets. Dates are
- * relative to today.
+ * blog Marlpit, its people, research, articles live and in work, pitches and targets, and a smaller
+ * second site. Dates are relative to today.
  */
 @Component
 @ConditionalOnProperty(name = "osmerin.demo", havingValue = "true")
@@ -75,6 +75,7 @@ public class DemoLoader implements ApplicationRunner {
   private final PitchService pitches;
   private final MonthService months;
   private final DemoMapper ageing;
+  private final SecondDemoSite second;
   private final Clock clock;
 
   DemoLoader(
@@ -92,6 +93,7 @@ public class DemoLoader implements ApplicationRunner {
       PitchService pitches,
       MonthService months,
       DemoMapper ageing,
+      SecondDemoSite second,
       Clock clock) {
     this.team = team;
     this.sites = sites;
@@ -107,6 +109,7 @@ public class DemoLoader implements ApplicationRunner {
     this.pitches = pitches;
     this.months = months;
     this.ageing = ageing;
+    this.second = second;
     this.clock = clock;
   }
 
@@ -114,7 +117,10 @@ public class DemoLoader implements ApplicationRunner {
   public void run(ApplicationArguments arguments) {
     if (team.isEmpty()) {
       Instant begun = clock.instant();
-      new Load().run();
+      Load marlpit = new Load(begun);
+      marlpit.run();
+      second.load(marlpit.people, begun);
+      marlpit.finish();
       ageing.analyze();
       LOG.info("demo loaded in {} ms", Duration.between(begun, clock.instant()).toMillis());
     }
@@ -125,10 +131,28 @@ public class DemoLoader implements ApplicationRunner {
     private final Random random = new Random(7);
     private final Map<String, Long> people = new HashMap<>();
     private final Map<String, Role> roles = new HashMap<>();
-    private final Map<String, String> topics = DemoText.topicOfGroup();
+    private final Map<String, String> topics = DemoText.topicOfGroup("research.txt");
     private Site site;
     private DemoMonth month;
     private Map<String, Long> typeIds;
+    private final Instant begun;
+
+    Load(Instant begun) {
+      this.begun = begun;
+    }
+
+    /** The past gets its days, and people the mail addresses that nothing was sent to meanwhile. */
+    void finish() {
+      ageing.ageImports(begun, begun.minus(Duration.ofDays(740)));
+      ageing.ageTargets(begun);
+      ageing.ageOpenArticles(begun);
+      ageing.thinNotices();
+      people.forEach((name, id) -> ageing.setMail(id, login(name) + "@marlpit.example"));
+    }
+
+    private static String login(String name) {
+      return name.substring(0, name.indexOf(' ')).toLowerCase();
+    }
 
     void run() {
       addPeopleAndSite();
@@ -168,8 +192,7 @@ public class DemoLoader implements ApplicationRunner {
     }
 
     private void add(String name, Role role) {
-      String login = name.substring(0, name.indexOf(' ')).toLowerCase();
-      long id = team.add(login, name, login + "@marlpit.example", PASSWORD);
+      long id = team.add(login(name), name, null, PASSWORD);
       team.join(site.id(), id, role);
       people.put(name, id);
       roles.put(name, role);
@@ -222,7 +245,7 @@ public class DemoLoader implements ApplicationRunner {
 
     private String draft(String title, @Nullable String keyword) {
       String topic = keyword == null ? "Tools" : topics.getOrDefault(keyword, "Tools");
-      return DemoText.draft(title, topic, random);
+      return DemoText.draft("passages.txt", title, topic, random);
     }
 
     /** Publishes now and then puts it into the past; without a host it is live without a page. */
@@ -239,6 +262,7 @@ public class DemoLoader implements ApplicationRunner {
       ageing.ageSteps(ready.id(), day, at);
       ageing.ageMoves(ready.id(), begun, at);
       ageing.ageDrafts(ready.id(), at);
+      ageing.ageHistory(site.id(), String.valueOf(round.number()), this.begun, begun, at);
     }
 
     private void addLive() {
@@ -432,7 +456,8 @@ public class DemoLoader implements ApplicationRunner {
       for (int i = 0; i < lines.size(); i++) {
         String[] parts = lines.get(i).split("\\s*\\|\\s*");
         long id = pitches.pitch(as(parts[0]), parts[1]).id();
-        ageing.agePitch(id, now.minus(Duration.ofHours(5L + (lines.size() - i) * 41L)));
+        ageing.agePitch(
+            id, String.valueOf(id), now.minus(Duration.ofHours(5L + (lines.size() - i) * 41L)));
       }
     }
 

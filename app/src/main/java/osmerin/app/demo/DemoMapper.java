@@ -25,7 +25,29 @@ interface DemoMapper {
 
   void ageDrafts(@Param("roundId") long roundId, @Param("at") Instant at);
 
-  void agePitch(@Param("pitchId") long pitchId, @Param("at") Instant at);
+  void agePitch(@Param("pitchId") long pitchId, @Param("key") String key, @Param("at") Instant at);
+
+  /** Spreads what was done to an article while loading over the time of a round. */
+  void ageHistory(
+      @Param("siteId") long siteId,
+      @Param("key") String key,
+      @Param("loadedSince") Instant loadedSince,
+      @Param("from") Instant from,
+      @Param("to") Instant to);
+
+  /** The first import of a site lies long back, with what it brought. */
+  void ageImports(@Param("loadedSince") Instant loadedSince, @Param("at") Instant at);
+
+  /** A month's targets were set shortly before it. */
+  void ageTargets(@Param("loadedSince") Instant loadedSince);
+
+  /** Spreads what was done to articles in work over the last days, each article a little aside. */
+  void ageOpenArticles(@Param("loadedSince") Instant loadedSince);
+
+  /** Keeps the last notice of each article in work, of the time of its last change. */
+  void thinNotices();
+
+  void setMail(@Param("personId") long personId, @Param("mail") String mail);
 
   void analyze();
 }

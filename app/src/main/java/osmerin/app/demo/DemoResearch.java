@@ -36,25 +36,69 @@ public final class DemoResearch {
           "%s tutorial",
           "%s basics",
           "simple %s");
-  private static final List<String> GENERAL_SITES =
-      List.of(
-          "claypages.example",
-          "mudalmanac.example",
-          "potteryforum.example",
-          "makersweekly.example",
-          "thekitchenkiln.example",
-          "studioanswers.example");
   private static final List<String> SITE_ENDINGS =
       List.of("notes", "school", "journal", "workshop", "shop", "answers");
 
   private record Group(
       int topic, String primary, int volume, int difficulty, List<String> others) {}
 
+  private static DemoResearch pottery() {
+    return new DemoResearch(
+        "research.txt",
+        List.of(
+            "wheelhead",
+            "pinchandcoil",
+            "claybody",
+            "glazelab",
+            "faultfinder",
+            "kilnroom",
+            "safestudio",
+            "tooltray",
+            "shedstudio",
+            "potsforsale",
+            "potcare",
+            "clayclass"),
+        List.of(
+            "claypages.example",
+            "mudalmanac.example",
+            "potteryforum.example",
+            "makersweekly.example",
+            "thekitchenkiln.example",
+            "studioanswers.example"));
+  }
+
+  private static DemoResearch cycling() {
+    return new DemoResearch(
+        "fen-research.txt",
+        List.of("levelways", "bagandwheel", "slowmiles"),
+        List.of(
+            "saddletalk.example",
+            "twowheelweekly.example",
+            "routesandrain.example",
+            "thetourer.example",
+            "cyclinganswers.example",
+            "panniernotes.example"));
+  }
+
+  private final String file;
+  private final List<String> topicSites;
+  private final List<String> generalSites;
   private final Random random = new Random(SEED);
 
-  /** The file, in UTF-8 with a header. */
+  private DemoResearch(String file, List<String> topicSites, List<String> generalSites) {
+    this.file = file;
+    this.topicSites = topicSites;
+    this.generalSites = generalSites;
+  }
+
+  /** The file of Marlpit, in UTF-8 with a header. */
   public static String csv() {
-    return new DemoResearch().write();
+    return pottery().write();
+  }
+
+  /** That of Sprocket Fen. */
+  static String cyclingCsv() {
+    return cycling().write();
   }
 
   private String write() {
@@ -71,10 +115,10 @@ public final class DemoResearch {
     return out.toString();
   }
 
-  private static List<Group> groups() {
+  private List<Group> groups() {
     List<Group> groups = new ArrayList<>();
     int topic = -1;
-    for (String line : DemoText.lines("research.txt")) {
+    for (String line : DemoText.lines(file)) {
       if (line.startsWith("# ")) {
         topic++;
       } else {
@@ -94,7 +138,7 @@ public final class DemoResearch {
   private void write(Group group, CsvWriter csv) {
     List<String> pool = pool(group);
     List<String> hubs =
-        List.of(page(site(group.topic(), 0), "overview"), page(GENERAL_SITES.get(0), "all-topics"));
+        List.of(page(site(group.topic(), 0), "overview"), page(generalSites.get(0), "all-topics"));
     for (String keyword : keywords(group)) {
       boolean primary = keyword.equals(group.primary());
       csv.writeRecord(
@@ -126,27 +170,13 @@ public final class DemoResearch {
     List<String> pool = new ArrayList<>();
     for (int i = 0; i < 6; i++) {
       pool.add(page(site(group.topic(), i), slug));
-      pool.add(page(GENERAL_SITES.get(i), slug));
+      pool.add(page(generalSites.get(i), slug));
     }
     return pool;
   }
 
-  private static String site(int topic, int number) {
-    List<String> words =
-        List.of(
-            "wheelhead",
-            "pinchandcoil",
-            "claybody",
-            "glazelab",
-            "faultfinder",
-            "kilnroom",
-            "safestudio",
-            "tooltray",
-            "shedstudio",
-            "potsforsale",
-            "potcare",
-            "clayclass");
-    return words.get(topic) + SITE_ENDINGS.get(number) + ".example";
+  private String site(int topic, int number) {
+    return topicSites.get(topic) + SITE_ENDINGS.get(number) + ".example";
   }
 
   private static String page(String site, String slug) {

@@ -27,10 +27,10 @@ final class DemoText {
   }
 
   /** The topic of each group's primary keyword. */
-  static Map<String, String> topicOfGroup() {
+  static Map<String, String> topicOfGroup(String file) {
     Map<String, String> topics = new LinkedHashMap<>();
     String topic = "";
-    for (String line : lines("research.txt")) {
+    for (String line : lines(file)) {
       if (line.startsWith("# ")) {
         topic = line.substring(2);
       } else {
@@ -40,11 +40,15 @@ final class DemoText {
     return topics;
   }
 
-  /** A draft on a subject: a title and the topic's passages in an order of its own. */
-  static String draft(String title, String topic, Random random) {
+  /**
+   * A draft on a subject: a title and the topic's passages in an order of its own.
+   *
+   * @param file of passages by topic
+   */
+  static String draft(String file, String title, String topic, Random random) {
     List<String> passages = new ArrayList<>();
     String current = "";
-    for (String line : lines("passages.txt")) {
+    for (String line : lines(file)) {
       if (line.startsWith("# ")) {
         current = line.substring(2);
       } else if (current.equals(topic) && line.startsWith("## ")) {

@@ -48,6 +48,7 @@ class AccountController {
     model.addAttribute("choices", notices.choices(site.personId()));
     model.addAttribute("mailChoices", MailChoice.values());
     model.addAttribute("mailConnected", post.isConnected());
+    model.addAttribute("mailPages", post.simulatedAt());
     return "team/account";
   }
 

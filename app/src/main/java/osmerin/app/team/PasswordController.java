@@ -29,6 +29,7 @@ class PasswordController {
   @Needs(Right.ANYBODY)
   String forgotten(Model model) {
     model.addAttribute("mailConnected", post.isConnected());
+    model.addAttribute("mailPages", post.simulatedAt());
     return "team/forgotten";
   }
 

@@ -41,6 +41,7 @@ class TeamController {
     model.addAttribute("roles", Role.values());
     model.addAttribute("rights", Right.values());
     model.addAttribute("mailConnected", post.isConnected());
+    model.addAttribute("mailPages", post.simulatedAt());
     if (site.may(Right.MANAGE)) {
       model.addAttribute("invitations", invitations.open(site));
     }

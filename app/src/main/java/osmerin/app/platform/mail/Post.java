@@ -28,17 +28,28 @@ public class Post {
 
   private final SchedulerClient jobs;
   private final boolean connected;
+  private final String simulated;
   private final Clock clock;
 
-  Post(@Lazy SchedulerClient jobs, @Value("${osmerin.mail.host}") String host, Clock clock) {
+  Post(
+      @Lazy SchedulerClient jobs,
+      @Value("${osmerin.mail.host}") String host,
+      @Value("${osmerin.mail.simulated}") String simulated,
+      Clock clock) {
     this.jobs = jobs;
     this.connected = !host.isBlank();
+    this.simulated = simulated;
     this.clock = clock;
   }
 
   /** Whether there is a mail server; without one letters are not kept. */
   public boolean isConnected() {
     return connected;
+  }
+
+  /** Where mail can be read when the server only pretends to send it; empty when it does send. */
+  public String simulatedAt() {
+    return simulated;
   }
 
   /** Hands a letter over. */
