@@ -12,6 +12,7 @@ import osmerin.app.site.Right;
  * @param needs the right that it took, and that taking it back takes
  * @param undoes the entry that this one took back
  * @param undoneBy the entry that took this one back
+ * @param covered whether something newer stands on it
  */
 public record Entry(
     long id,
@@ -22,14 +23,21 @@ public record Entry(
     Right needs,
     @Nullable Long undoes,
     @Nullable Long undoneBy,
+    boolean covered,
     List<Change> changes) {
 
   public boolean isUndone() {
     return undoneBy != null;
   }
 
+  /** Whether it could be taken back, were there nothing newer. */
   public boolean isReversible() {
     return undoneBy == null && changes.stream().anyMatch(Change::reversible);
+  }
+
+  /** Whether it can be taken back now. */
+  public boolean isFree() {
+    return isReversible() && !covered;
   }
 
   /** Whether there is more to tell than the sentence. */

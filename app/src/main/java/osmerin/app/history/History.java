@@ -2,8 +2,10 @@ package osmerin.app.history;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -74,6 +76,7 @@ public class History {
   /** The latest first. */
   public List<Entry> entries(SiteContext context, Asked asked, int offset, int limit) {
     return withChanges(
+        context.siteId(),
         history.entries(
             context.siteId(), asked.thing(), asked.key(), asked.personId(), null, offset, limit));
   }
@@ -92,7 +95,8 @@ public class History {
 
   /** What was done since a moment, the latest first. */
   public List<Entry> since(SiteContext context, Instant since, int limit) {
-    return withChanges(history.entries(context.siteId(), null, null, null, since, 0, limit));
+    return withChanges(
+        context.siteId(), history.entries(context.siteId(), null, null, null, since, 0, limit));
   }
 
   /**
@@ -112,7 +116,7 @@ public class History {
         .orElse(null);
   }
 
-  private List<Entry> withChanges(List<EntryRow> rows) {
+  private List<Entry> withChanges(long siteId, List<EntryRow> rows) {
     if (rows.isEmpty()) {
       return List.of();
     }
@@ -122,10 +126,14 @@ public class History {
                 Collectors.groupingBy(
                     ChangeRow::entryId,
                     Collectors.mapping(ChangeRow::change, Collectors.toList())));
-    return rows.stream().map(r -> entry(r, changes.getOrDefault(r.id(), List.of()))).toList();
+    Set<Long> covered =
+        new HashSet<>(history.covered(siteId, rows.stream().map(EntryRow::id).toList()));
+    return rows.stream()
+        .map(r -> entry(r, covered.contains(r.id()), changes.getOrDefault(r.id(), List.of())))
+        .toList();
   }
 
-  Entry entry(EntryRow r, List<Change> changes) {
+  private static Entry entry(EntryRow r, boolean covered, List<Change> changes) {
     return new Entry(
         r.id(),
         r.personId(),
@@ -135,10 +143,11 @@ public class History {
         r.needs(),
         r.undoes(),
         r.undoneBy(),
+        covered,
         changes);
   }
 
-  Entry complete(EntryRow row) {
-    return withChanges(List.of(row)).get(0);
+  Entry complete(SiteContext context, EntryRow row) {
+    return withChanges(context.siteId(), List.of(row)).get(0);
   }
 }

@@ -67,6 +67,9 @@ interface HistoryMapper {
 
   List<ChangeRow> changes(@Param("entryIds") Collection<Long> entryIds);
 
+  /** Those of the entries on whose values something newer stands. */
+  List<Long> covered(@Param("siteId") long siteId, @Param("entryIds") Collection<Long> entryIds);
+
   /** The sentence of the latest standing entry that changed the same value after this one. */
   Optional<EntryRow> findNewer(
       @Param("siteId") long siteId, @Param("id") long id, @Param("change") Change change);

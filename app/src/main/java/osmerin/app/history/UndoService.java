@@ -53,7 +53,7 @@ public class UndoService {
     Entry entry =
         mapper
             .lock(context.siteId(), id)
-            .map(history::complete)
+            .map(row -> history.complete(context, row))
             .orElseThrow(() -> new NotFoundException("history entry", id));
     context.require(entry.needs());
     if (!Objects.equals(entry.personId(), context.personId())) {

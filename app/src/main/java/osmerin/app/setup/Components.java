@@ -92,7 +92,8 @@ final class Components {
     Change gone = Change.lasting(Thing.ARTICLE, 1, "Stage", "Ready", "Live");
     Instant at = Instant.EPOCH;
     return List.of(
-        new Entry(3, null, null, at, "EX-0001 went live.", Right.EDIT, null, null, List.of(gone)),
+        new Entry(
+            3, null, null, at, "EX-0001 went live.", Right.EDIT, null, null, false, List.of(gone)),
         new Entry(
             2,
             1L,
@@ -102,6 +103,7 @@ final class Components {
             Right.EDIT,
             null,
             null,
+            false,
             List.of(date)),
         new Entry(
             1,
@@ -112,6 +114,7 @@ final class Components {
             Right.EDIT,
             null,
             2L,
+            false,
             List.of(date)));
   }
 }

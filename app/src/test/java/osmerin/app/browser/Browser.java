@@ -79,6 +79,10 @@ final class Browser implements AutoCloseable {
     return driver.getCurrentUrl().replaceFirst("^" + base, "");
   }
 
+  ChromeDriver driver() {
+    return driver;
+  }
+
   WebElement find(String css) {
     return wait(() -> driver.findElements(By.cssSelector(css)).stream().findFirst().orElse(null));
   }

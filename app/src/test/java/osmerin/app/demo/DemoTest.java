@@ -11,37 +11,20 @@ import java.time.YearMonth;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.test.annotation.DirtiesContext;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
-import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.plan.Month;
 import osmerin.app.plan.MonthService;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.site.SiteContext;
-import osmerin.app.support.ApplicationTest;
-import osmerin.app.support.TestDatabase;
+import osmerin.app.support.DemoApplicationTest;
 import osmerin.core.article.Standing.State;
 
 /** The demo scenario holds what it promises, and every page of it can be shown. */
-@TestPropertySource(properties = "osmerin.demo=true")
-@AutoConfigureMockMvc
-@DirtiesContext
-class DemoTest extends ApplicationTest {
-  private static final String DATABASE = TestDatabase.empty("osmerin_demo_test");
-
+class DemoTest extends DemoApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private MonthService months;
   @Autowired private MockMvc mvc;
-
-  @DynamicPropertySource
-  static void useAnotherDatabase(DynamicPropertyRegistry registry) {
-    // Set on the pool, since the base class sets the plain property.
-    registry.add("spring.datasource.hikari.jdbc-url", () -> DATABASE);
-  }
 
   @Test
   void theSampleFileIsTheDemosResearch() throws Exception {
@@ -94,6 +77,17 @@ class DemoTest extends ApplicationTest {
             "articles/MP-0065/brief/print",
             "articles/MP-0065/draft",
             "articles/MP-0065/draft/versions/1",
+            "desk",
+            "history",
+            "history?thing=ARTICLE&key=65",
+            "notices",
+            "archive?kind=PITCHES",
+            "team",
+            "account",
+            "find?q=kiln",
+            "articles/MP-0065/drawer",
+            "pitches/1/drawer",
+            "research/groups/1/drawer",
             "live",
             "tideline/" + now.minusMonths(3))) {
       mvc.perform(get("/marlpit/" + page).with(user(odile.person()))).andExpect(status().isOk());

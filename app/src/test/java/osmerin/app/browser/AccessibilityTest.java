@@ -1,0 +1,120 @@
+package osmerin.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.time.YearMonth;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import osmerin.app.support.DemoApplicationTest;
+
+/** axe-core finds nothing on any page of the demo, light and dark. */
+class AccessibilityTest extends DemoApplicationTest {
+  private static final List<String> WITHOUT_SITE =
+      List.of("/sign-in", "/sign-in?wrong", "/forgotten", "/password/gone", "/invitation/gone");
+
+  private static final String OPENED =
+      "#drawer:not([hidden]) h2, dialog[open] a.found, .edit-form:not([hidden])";
+
+  /** What is done on a page before it is looked at; null for nothing. */
+  private record Page(String path, String script) {}
+
+  @Test
+  void everyPageIsWithoutFaultInLightAndInDark() {
+    List<String> faults = new ArrayList<>();
+    try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
+      browser.signIn("anselm", DEMO_PASSWORD);
+      for (Page page : pages()) {
+        browser.open("/marlpit/" + page.path());
+        if (page.script() != null) {
+          browser.run(page.script());
+          browser.waitFor(() -> browser.has(OPENED));
+        }
+        browser.run("document.documentElement.dataset.theme = 'light'");
+        add(faults, browser, page.path(), new AxeBuilder());
+        // In the dark only colours differ.
+        browser.run("document.documentElement.dataset.theme = 'dark'");
+        AxeBuilder colours = new AxeBuilder().withOnlyRules(List.of("color-contrast"));
+        add(faults, browser, page.path() + " in the dark", colours);
+      }
+    }
+    assertThat(faults).isEmpty();
+  }
+
+  @Test
+  void pagesOutsideOfASiteAreWithoutFault() {
+    List<String> faults = new ArrayList<>();
+    try (Browser browser = new Browser("http://127.0.0.1:" + port)) {
+      for (String path : WITHOUT_SITE) {
+        browser.open(path);
+        add(faults, browser, path, new AxeBuilder());
+      }
+      browser.signIn("anselm", DEMO_PASSWORD);
+      for (String path : List.of("/sites/add", "/nowhere", "/marlpit/articles/MP-9999")) {
+        browser.open(path);
+        add(faults, browser, path, new AxeBuilder());
+      }
+    }
+    assertThat(faults).isEmpty();
+  }
+
+  private static void add(List<String> faults, Browser browser, String path, AxeBuilder axe) {
+    axe.analyze(browser.driver())
+        .getViolations()
+        .forEach(
+            rule ->
+                rule.getNodes()
+                    .forEach(
+                        node ->
+                            faults.add(
+                                "%s: %s %s %s"
+                                    .formatted(
+                                        path, rule.getId(), node.getTarget(), node.getHtml()))));
+  }
+
+  private static List<Page> pages() {
+    YearMonth now = YearMonth.now();
+    List<Page> pages = new ArrayList<>();
+    for (String path :
+        List.of(
+            "desk",
+            "plan/" + now,
+            "plan/" + now + "/calendar",
+            "research",
+            "research/topics/1",
+            "research/groups/1",
+            "research/groups/1/commission",
+            "research/import",
+            "research/imports/1",
+            "pitches",
+            "articles",
+            "articles?q=nothing-like-it",
+            "articles/MP-0065",
+            "articles/MP-0020",
+            "articles/MP-0001",
+            "articles/MP-0065/brief",
+            "articles/MP-0065/brief/print",
+            "articles/MP-0065/draft",
+            "articles/MP-0065/draft/versions/1",
+            "live",
+            "history",
+            "notices",
+            "archive",
+            "team",
+            "account",
+            "setup",
+            "setup/components")) {
+      pages.add(new Page(path, null));
+    }
+    pages.add(
+        new Page(
+            "articles?sort=-number", "document.querySelector('tr[data-row] .number').click()"));
+    pages.add(
+        new Page("pitches", "document.querySelector('tr[data-row] td:nth-child(2)').click()"));
+    pages.add(new Page("research/topics/1", "document.querySelector('tr[data-row] .num').click()"));
+    pages.add(new Page("articles/MP-0065", "document.querySelector('[data-edit-open]').click()"));
+    pages.add(new Page("plan/" + now, "document.querySelector('[data-find]').click()"));
+    return pages;
+  }
+}
