@@ -127,11 +127,13 @@ alter table pitch
   add column archived_at timestamptz,
   add column version     int not null default 1;
 
--- The hour, in the site's zone, at which a Ready round is published by itself, who set it, and how
--- often that failed.
+-- The hour, in the site's zone, at which a Ready round is published by itself, who set it, since when
+-- date, hour and stage are as they are, and how often publishing failed since. An hour that had
+-- passed by then is not made up for: only an outage is.
 alter table round
   add column publish_hour time,
   add column publish_by   bigint references person,
+  add column publish_set_at timestamptz not null default now(),
   add column publish_tries int not null default 0;
 
 -- The version of the brief that an editor signed off.

@@ -9,12 +9,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -24,9 +26,6 @@ import osmerin.core.article.Stage;
 /** What is written down of publishing: the attempt, its outcome, and the hour set for it. */
 @Service
 public class Publishing {
-  /** A publishing that has not ended after so long was broken off, and may be begun again. */
-  static final Duration BROKEN_OFF = Duration.ofMinutes(1);
-
   /** The field of an article that holds the hour, in history. */
   static final String HOUR = "Publish hour";
 
@@ -35,18 +34,25 @@ public class Publishing {
   private final SiteService sites;
   private final History history;
   private final Clock clock;
+  private final Duration brokenOff;
 
+  /**
+   * @param brokenOff a publishing that has not ended after so long was broken off, and may be begun
+   *     again; longer than the host is waited for
+   */
   Publishing(
       ArticleMapper articles,
       ArticleService looking,
       SiteService sites,
       History history,
-      Clock clock) {
+      Clock clock,
+      @Value("${osmerin.broken-off:1m}") Duration brokenOff) {
     this.articles = articles;
     this.looking = looking;
     this.sites = sites;
     this.history = history;
     this.clock = clock;
+    this.brokenOff = brokenOff;
   }
 
   /**
@@ -76,6 +82,11 @@ public class Publishing {
       throw new RefusedException(
           round.reference() + " has no publish date yet. Set the day first, then the hour.");
     }
+    if (hour != null && isPast(context, round.publishDate(), hour)) {
+      throw new RefusedException(
+          "%s at %s has passed. Publish %s now, or set a later hour."
+              .formatted(In.day(round.publishDate()), hour, round.reference()));
+    }
     if (!Objects.equals(round.publishHour(), seen)
         || articles.setPublishHour(round.id(), seen, hour, hour == null ? null : context.personId())
             == 0) {
@@ -101,6 +112,10 @@ public class Publishing {
     }
   }
 
+  private boolean isPast(SiteContext context, LocalDate date, LocalTime hour) {
+    return date.atTime(hour).atZone(context.site().zoneId()).toInstant().isBefore(clock.instant());
+  }
+
   private static String words(@Nullable LocalTime hour) {
     return hour == null ? "by hand" : hour.toString();
   }
@@ -120,7 +135,7 @@ public class Publishing {
   public void begin(SiteContext context, Round round) {
     context.require(Right.EDIT);
     Instant now = clock.instant();
-    if (articles.beginPublishing(round.id(), now.minus(BROKEN_OFF), now) == 0) {
+    if (articles.beginPublishing(round.id(), now.minus(brokenOff), now) == 0) {
       throw new RefusedException(
           round.isLive()
               ? round.reference() + " is live already."

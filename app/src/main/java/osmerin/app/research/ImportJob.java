@@ -111,7 +111,8 @@ public class ImportJob {
     return id;
   }
 
-  private void run(Order order) {
+  /** Open to this package, since the job calls it through a proxy. */
+  void run(Order order) {
     SiteContext context = sites.onBehalfOf(order.siteId(), team.signedIn(order.personId()));
     String research = context.base() + "/research";
     String again = research + "/import/" + order.upload();

@@ -1,6 +1,8 @@
 package osmerin.app.support;
 
 import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -17,6 +19,7 @@ import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
+import osmerin.standins.MailStandIn;
 import osmerin.standins.SearchStandIn;
 
 /**
@@ -28,6 +31,7 @@ public abstract class ApplicationTest {
   protected static final String PASSWORD = "a-long-password";
   protected static final TestBlogHost BLOG = new TestBlogHost();
   private static final String DATABASE = TestDatabase.empty("osmerin_tests");
+  protected static final MailStandIn MAIL = mail();
   private static final SearchStandIn SEARCH = search();
   private static final AtomicInteger COUNT = new AtomicInteger();
 
@@ -45,11 +49,24 @@ public abstract class ApplicationTest {
     }
   }
 
+  private static MailStandIn mail() {
+    try {
+      Path folder = Path.of("target", "test-mail-" + System.nanoTime());
+      return new MailStandIn(0, 0, folder, Clock.systemUTC());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   @DynamicPropertySource
   static void connect(DynamicPropertyRegistry registry) {
     registry.add("spring.datasource.url", () -> DATABASE);
     registry.add("spring.datasource.username", TestDatabase::user);
     registry.add("spring.datasource.password", TestDatabase::password);
+    registry.add("osmerin.mail.host", () -> "127.0.0.1");
+    registry.add("osmerin.mail.port", MAIL::smtpPort);
+    registry.add("osmerin.publish-every", () -> "500ms");
+    registry.add("db-scheduler.polling-interval", () -> "300ms");
     registry.add("osmerin.search.address", () -> SEARCH.address().toString());
     registry.add("osmerin.blog-host.micropub", BLOG::micropub);
     registry.add("osmerin.blog-host.token", () -> TestBlogHost.TOKEN);

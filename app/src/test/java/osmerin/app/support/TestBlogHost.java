@@ -33,6 +33,8 @@ public final class TestBlogHost {
   private final HttpServer front;
   private final HttpClient http = HttpClient.newHttpClient();
   private volatile Line line = Line.WORKS;
+  private volatile Runnable beforeAnswer = () -> {};
+  private volatile Runnable afterAnswer = () -> {};
 
   public TestBlogHost() {
     try {
@@ -55,6 +57,16 @@ public final class TestBlogHost {
 
   public void set(Line now) {
     line = now;
+  }
+
+  /** Runs once an article was created or changed, before the answer is sent. */
+  public void beforeAnswer(Runnable hook) {
+    beforeAnswer = hook;
+  }
+
+  /** Runs once the answer was sent. */
+  public void afterAnswer(Runnable hook) {
+    afterAnswer = hook;
   }
 
   public String micropub() {
@@ -84,6 +96,10 @@ public final class TestBlogHost {
       request.method(exchange.getRequestMethod(), HttpRequest.BodyPublishers.ofByteArray(body));
       HttpResponse<byte[]> answer =
           http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+      boolean change = exchange.getRequestMethod().equals("POST");
+      if (change) {
+        beforeAnswer.run();
+      }
       if (line == Line.BREAKS_BEFORE_THE_ANSWER) {
         exchange.close();
         return;
@@ -98,6 +114,9 @@ public final class TestBlogHost {
       exchange.sendResponseHeaders(answer.statusCode(), empty ? -1 : answer.body().length);
       exchange.getResponseBody().write(answer.body());
       exchange.close();
+      if (change) {
+        afterAnswer.run();
+      }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }

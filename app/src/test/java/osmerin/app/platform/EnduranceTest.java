@@ -1,0 +1,377 @@
+package osmerin.app.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
+
+import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import osmerin.app.support.HttpPerson;
+import osmerin.app.support.Node;
+import osmerin.app.support.TestBlogHost;
+import osmerin.app.support.TestDatabase;
+
+/**
+ * The application as processes that are killed in the midst of their work, and as two nodes on one
+ * database. Kills once each with every build, and as often as {@code osmerin.kills} says: {@code
+ * ./osmerin endure}.
+ */
+@Tag("processes")
+class EnduranceTest {
+  private static final int KILLS = Integer.getInteger("osmerin.kills", 1);
+  private static final String PASSWORD = "a-long-password";
+  private static final Duration PATIENCE = Duration.ofSeconds(60);
+
+  private final TestBlogHost blog = new TestBlogHost();
+  private final Random random = new Random(5);
+  private String database;
+  private Node node;
+  private HttpPerson owner;
+
+  @BeforeEach
+  void setUp() {
+    database = TestDatabase.empty("osmerin_endurance");
+    node = start();
+    HttpPerson nobody = HttpPerson.stranger(node.base());
+    nobody.get("/welcome");
+    nobody.post(
+        "/welcome",
+        "code",
+        "abc123",
+        "name",
+        "Una Berg",
+        "login",
+        "una",
+        "password",
+        PASSWORD,
+        "siteName",
+        "Loam",
+        "address",
+        "loam.example",
+        "prefix",
+        "LM",
+        "zone",
+        "UTC");
+    owner = new HttpPerson(node.base(), "una", PASSWORD);
+  }
+
+  @AfterEach
+  void end() {
+    node.close();
+  }
+
+  private Node start() {
+    Map<String, String> settings = new HashMap<>();
+    settings.put("OSMERIN_DB_URL", database);
+    settings.put("OSMERIN_DB_USER", TestDatabase.user());
+    settings.put("OSMERIN_DB_PASSWORD", TestDatabase.password());
+    settings.put("OSMERIN_SETUP_CODE", "abc123");
+    settings.put("OSMERIN_BLOG_HOST", blog.micropub());
+    settings.put("OSMERIN_BLOG_HOST_TOKEN", TestBlogHost.TOKEN);
+    settings.put("OSMERIN_HEARTBEAT", "1s");
+    settings.put("OSMERIN_BROKENOFF", "2s");
+    settings.put("OSMERIN_PUBLISHEVERY", "500ms");
+    settings.put("DBSCHEDULER_POLLINGINTERVAL", "300ms");
+    return new Node(settings);
+  }
+
+  private void restart() {
+    node.kill();
+    node = start();
+    owner.goTo(node.base());
+  }
+
+  @Test
+  void whatWasSavedIsThereAfterAKill() {
+    String number = ready("A draft that is saved and saved");
+    int acknowledged = latestVersion();
+    for (int kill = 0; kill < KILLS; kill++) {
+      Thread killer = killSoon(200 + random.nextInt(500));
+      while (true) {
+        String text = "Version " + (acknowledged + 1) + " of the text.";
+        try {
+          HttpResponse<String> answer =
+              owner.post(
+                  "/loam/articles/" + number + "/draft",
+                  "text",
+                  text,
+                  "seen",
+                  String.valueOf(acknowledged));
+          if (answer.statusCode() != 302) {
+            throw new IllegalStateException("not saved: " + answer.statusCode());
+          }
+          acknowledged++;
+        } catch (UncheckedIOException e) {
+          break;
+        }
+      }
+      join(killer);
+      restart();
+      int latest = latestVersion();
+      assertThat(latest).isBetween(acknowledged, acknowledged + 1);
+      assertThat(text("select text from draft_version order by ordinal desc limit 1"))
+          .isEqualTo("Version " + latest + " of the text.");
+      assertThat(number("select count(*) from history_change where field = 'Draft'"))
+          .isEqualTo(latest);
+      acknowledged = latest;
+    }
+  }
+
+  private int latestVersion() {
+    return (int) number("select coalesce(max(ordinal), 0) from draft_version");
+  }
+
+  @Test
+  void anImportThatIsKilledIsDoneInWholeAfterTheRestart() {
+    for (int kill = 1; kill <= KILLS; kill++) {
+      String file = file(kill);
+      owner.get("/loam/research/import");
+      String preview =
+          owner
+              .upload("/loam/research/import", "kill-" + kill + ".csv", file)
+              .headers()
+              .firstValue("Location")
+              .orElseThrow();
+      owner.post(path(preview));
+      pause(random.nextInt(900));
+      restart();
+      int imports = kill;
+      await()
+          .atMost(PATIENCE)
+          .until(() -> number("select count(*) from keyword_import") == imports);
+      assertThat(number("select count(*) from keyword")).isEqualTo(kill * 3_000L);
+      assertThat(number("select count(*) from keyword where group_id is null")).isZero();
+      assertThat(
+              number(
+                  "select count(*) from keyword_group g where keywords != (select count(*) from"
+                      + " keyword k where k.group_id = g.id)"))
+          .isZero();
+      assertThat(number("select count(*) from uploaded_file")).isZero();
+      assertThat(number("select count(*) from work where state != 'DONE'")).isZero();
+      assertThat(number("select count(*) from notice where kind = 'WORK_ENDED'")).isEqualTo(kill);
+    }
+  }
+
+  private static String file(int part) {
+    StringBuilder file = new StringBuilder("keyword,volume\r\n");
+    IntStream.range(0, 3_000)
+        .forEach(i -> file.append("thing %d of %d,%d\r\n".formatted(i, part, 10 + i % 700)));
+    return file.toString();
+  }
+
+  @Test
+  void killedBetweenTheHostsAnswerAndTheCommitNothingIsPublishedTwice() {
+    for (int kill = 1; kill <= KILLS; kill++) {
+      String number = ready("Once and only once, " + kill);
+      AtomicReference<Thread> killer = new AtomicReference<>();
+      Runnable hook =
+          () -> {
+            blog.beforeAnswer(() -> {});
+            blog.afterAnswer(() -> {});
+            node.kill();
+          };
+      // In turn before the answer leaves the host, and just after.
+      if (kill % 2 == 1) {
+        blog.beforeAnswer(hook);
+      } else {
+        blog.afterAnswer(hook);
+      }
+      try {
+        owner.post("/loam/articles/" + number + "/publish");
+      } catch (UncheckedIOException e) {
+        // The node is gone.
+      }
+      assertThat(blog.count()).isEqualTo(kill);
+      restart();
+      if (!isLive(number)) {
+        await()
+            .atMost(PATIENCE)
+            .until(
+                () -> {
+                  owner.get("/loam/articles/" + number);
+                  owner.post("/loam/articles/" + number + "/publish");
+                  return isLive(number);
+                });
+      }
+      assertThat(blog.count()).isEqualTo(kill);
+    }
+  }
+
+  @Test
+  void anHourThatPassesWhileNothingRunsIsCaughtUpWithAndSaidSo() {
+    String number = ready("At its hour");
+    setHour(number, 600);
+    node.kill();
+    // Yesterday at that hour, set the day before.
+    change(
+        "update round set publish_date = publish_date - 1,"
+            + " publish_set_at = publish_set_at - interval '2 days'");
+    restart();
+    await().atMost(PATIENCE).until(() -> isLive(number));
+    assertThat(text("select sentence from history_entry where sentence like '%went live%'"))
+        .contains("after the hour set for it, since Osmerin was not running then");
+  }
+
+  @Test
+  void aNodeThatIsKilledWhilePublishingAtAnHourIsFollowedByTheNext() {
+    String number = ready("Killed at its hour");
+    blog.beforeAnswer(
+        () -> {
+          blog.beforeAnswer(() -> {});
+          node.kill();
+        });
+    setHour(number, 1);
+    await().atMost(PATIENCE).until(() -> blog.count() == 1);
+    restart();
+    await().atMost(PATIENCE).until(() -> isLive(number));
+    assertThat(blog.count()).isEqualTo(1);
+  }
+
+  /** Sets the hour to so many seconds from now. */
+  private void setHour(String number, int seconds) {
+    LocalDateTime then = LocalDateTime.now(ZoneOffset.UTC).plusSeconds(seconds);
+    String article = "/loam/articles/" + number;
+    owner.post(
+        article + "/publish-date",
+        "from",
+        "",
+        "date",
+        then.toLocalDate().toString(),
+        "allTheSame",
+        "true");
+    String hour = then.toLocalTime().withNano(0).toString();
+    owner.post(article + "/hour", "seen", "", "hour", hour);
+    assertThat(
+            number("select count(*) from round where publish_hour is not null and live_on is null"))
+        .isPositive();
+  }
+
+  @Test
+  void twoNodesShareSessionsAndJobs() {
+    try (Node other = start()) {
+      owner.goTo(other.base());
+      assertThat(owner.get("/loam/desk").statusCode()).isEqualTo(200);
+      for (int i = 0; i < 6; i++) {
+        owner.goTo(i % 2 == 0 ? node.base() : other.base());
+        setHour(ready("On two nodes " + i), 3);
+      }
+      await()
+          .atMost(PATIENCE)
+          .until(() -> number("select count(*) from round where live_on is not null") == 6);
+      assertThat(blog.count()).isEqualTo(6);
+      assertThat(number("select count(*) from stage_move where to_stage = 'LIVE'")).isEqualTo(6);
+      assertThat(number("select count(*) from history_entry where sentence like '%went live%'"))
+          .isEqualTo(6);
+      // The job goes on when the node that did it last is gone.
+      node.kill();
+      owner.goTo(other.base());
+      String last = ready("On the node that is left");
+      setHour(last, 3);
+      await().atMost(PATIENCE).until(() -> isLive(last));
+      assertThat(blog.count()).isEqualTo(7);
+      owner.post("/sign-out");
+      node = start();
+      owner.goTo(node.base());
+      assertThat(owner.get("/loam/desk").statusCode()).isEqualTo(302);
+    }
+  }
+
+  /** Commissions an article and takes it to Ready. */
+  private String ready(String title) {
+    owner.get("/loam/pitches");
+    owner.post("/loam/pitches", "title", title);
+    long pitch = number("select max(id) from pitch");
+    long type = number("select min(id) from article_type where kind = 'NEW'");
+    owner.post("/loam/pitches/" + pitch + "/commission", "title", title, "type", "" + type);
+    String number = text("select 'LM-' || lpad(max(number)::text, 4, '0') from article");
+    String article = "/loam/articles/" + number;
+    owner.post(article + "/draft", "text", "# " + title + "\n\nWords.", "seen", "0");
+    owner.post(article + "/stage", "seen", "COMMISSIONED", "to", "READY");
+    assertThat(number("select count(*) from round where stage = 'READY'")).isPositive();
+    return number;
+  }
+
+  private boolean isLive(String number) {
+    int article = Integer.parseInt(number.substring(number.indexOf('-') + 1));
+    return number(
+            "select count(*) from round r join article a on a.id = r.article_id where a.number = "
+                + article
+                + " and r.live_on is not null")
+        == 1;
+  }
+
+  private Thread killSoon(int millis) {
+    Node doomed = node;
+    Thread killer =
+        new Thread(
+            () -> {
+              pause(millis);
+              doomed.kill();
+            });
+    killer.start();
+    return killer;
+  }
+
+  /** Lets the node work for a while before it is killed; there is nothing to wait for. */
+  private static void pause(int millis) {
+    try {
+      Thread.sleep(millis);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static void join(Thread thread) {
+    try {
+      thread.join();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static String path(String location) {
+    return location.replaceFirst("^https?://[^/]+", "");
+  }
+
+  private long number(String sql) {
+    return Long.parseLong(text(sql));
+  }
+
+  private void change(String sql) {
+    try (Connection connection =
+            DriverManager.getConnection(database, TestDatabase.user(), TestDatabase.password());
+        Statement statement = connection.createStatement()) {
+      statement.executeUpdate(sql);
+    } catch (SQLException e) {
+      throw new IllegalStateException(sql, e);
+    }
+  }
+
+  private String text(String sql) {
+    try (Connection connection =
+            DriverManager.getConnection(database, TestDatabase.user(), TestDatabase.password());
+        Statement statement = connection.createStatement();
+        ResultSet result = statement.executeQuery(sql)) {
+      result.next();
+      return result.getString(1);
+    } catch (SQLException e) {
+      throw new IllegalStateException(sql, e);
+    }
+  }
+}
