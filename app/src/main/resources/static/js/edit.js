@@ -34,6 +34,9 @@ document.addEventListener("keydown", (event) => {
   if (open && event.key === "Escape") {
     event.preventDefault();
     leave(open.closest("[data-edit]"), true);
+  } else if (open && event.key === "Enter") {
+    event.preventDefault();
+    open.requestSubmit();
   }
 });
 

@@ -11,6 +11,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebDriverException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
@@ -91,6 +92,10 @@ final class Browser implements AutoCloseable {
     return !driver.findElements(By.cssSelector(css)).isEmpty();
   }
 
+  int count(String css) {
+    return driver.findElements(By.cssSelector(css)).size();
+  }
+
   void click(String css) {
     waitFor(
         () -> {
@@ -101,7 +106,7 @@ final class Browser implements AutoCloseable {
 
   /** Clicks the link or button of the page with this text, or else the first that contains it. */
   void press(String text) {
-    String xpath = "//main//*[self::a or self::button][%s]";
+    String xpath = "//main//*[self::a or self::button][not(ancestor::*[@hidden])][%s]";
     String exact = xpath.formatted("normalize-space(.) = '" + text + "'");
     String within = xpath.formatted("contains(normalize-space(.), '" + text + "')");
     waitFor(
@@ -166,18 +171,26 @@ final class Browser implements AutoCloseable {
   void waitForText(String css, String text) {
     try {
       waitFor(() -> has(css) && driver.findElement(By.cssSelector(css)).getText().contains(text));
-    } catch (WebDriverException e) {
-      String page = String.valueOf(run("return document.documentElement.outerText"));
-      throw new AssertionError(
-          "“%s” does not come up in %s; %s reads:%n%s".formatted(text, css, path(), page), e);
+    } catch (AssertionError e) {
+      throw new AssertionError("“%s” does not come up in %s".formatted(text, css), e);
     }
   }
 
   void waitFor(Supplier<Boolean> condition) {
-    new WebDriverWait(driver, PATIENCE)
-        .ignoring(StaleElementReferenceException.class)
-        .ignoring(WebDriverException.class)
-        .until(d -> condition.get());
+    try {
+      new WebDriverWait(driver, PATIENCE)
+          .ignoring(StaleElementReferenceException.class)
+          .ignoring(WebDriverException.class)
+          .until(d -> condition.get());
+    } catch (TimeoutException e) {
+      throw new AssertionError(
+          "it does not come to that; %s, with the focus on %s, reads:%n%s"
+              .formatted(
+                  path(),
+                  run("return document.activeElement.outerHTML.slice(0, 200)"),
+                  run("return document.documentElement.outerText")),
+          e);
+    }
   }
 
   private <T> T wait(Supplier<T> supplier) {
