@@ -304,9 +304,11 @@ public class ArticleEdits {
     if (done == (row.doneOn() != null)) {
       return;
     }
+    StepTick after = StepTick.open(key);
     if (done) {
       PlannedStep step = planned.plan().steps().get(planned.steps().indexOf(row));
-      articles.tick(round.id(), key, context.today(), context.personId(), step.due());
+      after = new StepTick(key, context.today(), context.personId(), step.due());
+      articles.tick(round.id(), key, after.doneOn(), after.doneBy(), after.due());
     } else {
       articles.untick(round.id(), key);
     }
@@ -322,7 +324,7 @@ public class ArticleEdits {
             done ? "open" : "done",
             done ? "done" : "open",
             StepTick.before(row).text(),
-            done ? key : StepTick.open(key).text()));
+            after.text()));
   }
 
   private static void requireStep(SiteContext context, Round round, StepRow step) {

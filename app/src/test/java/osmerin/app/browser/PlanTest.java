@@ -50,7 +50,7 @@ class PlanTest extends BrowserTest {
     browser.keys(Keys.ENTER);
     browser.waitFor(() -> browser.path().contains("q=blue"));
     browser.waitFor(() -> !browser.text("main .ledger").contains("A red bowl"));
-    browser.click(".ledger thead th:nth-child(3) a");
+    browser.click(".ledger thead th:nth-child(4) a");
     browser.waitFor(() -> browser.path().contains("sort=title"));
     assertThat(browser.path()).contains("q=blue");
     browser.back();
@@ -80,7 +80,8 @@ class PlanTest extends BrowserTest {
     browser.key("]");
     browser.waitFor(() -> browser.path().startsWith("/sign-in"));
     browser.signIn(site.person().login(), PASSWORD);
-    browser.waitForText("main", "In work without a date");
+    browser.waitForText("main", "Nothing here yet");
+    assertThat(browser.path()).isEqualTo(base + "/research");
     assertThat(browser.errors()).allMatch(error -> error.contains("401"));
   }
 

@@ -136,8 +136,8 @@ class TripTest extends BrowserTest {
 
   private String publishIt(String number) {
     moveToReady(number);
-    assertThat(browser.text(".history")).contains("Editing → Ready", "Una Berg");
-    browser.press("Publish");
+    assertThat(browser.text(".history")).contains("from Editing to Ready", "Una Berg");
+    browser.press("Publish now");
     browser.waitForText("#foot", "is live");
     browser.waitForText(".address", "simulated");
     return browser.find(".address a").getAttribute("href");
@@ -157,7 +157,7 @@ class TripTest extends BrowserTest {
     browser.open(base + "/articles/" + number + "/brief");
     assertThat(browser.find("#reader").getAttribute("value")).isEqualTo("People at the wheel");
     moveToReady(number);
-    browser.press("Publish");
+    browser.press("Publish now");
     browser.waitForText("#foot", "is live");
     assertThat(browser.find(".address a").getAttribute("href")).isEqualTo(address);
     browser.press("Round 1");

@@ -1,5 +1,9 @@
 package osmerin.app.platform.security;
 
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.URI;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -13,9 +17,9 @@ import org.springframework.security.web.authentication.SavedRequestAwareAuthenti
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
-import org.springframework.security.web.util.matcher.AndRequestMatcher;
+import org.springframework.security.web.savedrequest.SimpleSavedRequest;
+import org.springframework.security.web.util.UrlUtils;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
-import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
 
@@ -28,6 +32,9 @@ class SecurityConfig {
 
   private static final RequestMatcher PART_OF_A_PAGE =
       new RequestHeaderRequestMatcher("HX-Request");
+
+  /** Where Spring's request cache keeps what was asked for. */
+  private static final String SAVED_REQUEST = "SPRING_SECURITY_SAVED_REQUEST";
 
   @Bean
   PasswordEncoder passwordEncoder() {
@@ -99,11 +106,41 @@ class SecurityConfig {
 
   /** After signing in somebody is led back to a page, never to a part that a page asked for. */
   private static HttpSessionRequestCache wholePages() {
-    HttpSessionRequestCache cache = new HttpSessionRequestCache();
-    cache.setRequestMatcher(
-        new AndRequestMatcher(
-            new NegatedRequestMatcher(PART_OF_A_PAGE),
-            request -> "GET".equals(request.getMethod())));
+    HttpSessionRequestCache cache = new PageCache();
+    cache.setRequestMatcher(request -> "GET".equals(request.getMethod()));
     return cache;
+  }
+
+  /** Keeps the page that asked for a part in place of the part. */
+  private static final class PageCache extends HttpSessionRequestCache {
+    @Override
+    public void saveRequest(HttpServletRequest request, HttpServletResponse response) {
+      if (PART_OF_A_PAGE.matches(request)) {
+        page(request).ifPresent(page -> keep(request, page));
+      } else {
+        super.saveRequest(request, response);
+      }
+    }
+
+    private static void keep(HttpServletRequest request, URI page) {
+      String address =
+          UrlUtils.buildFullRequestUrl(
+              request.getScheme(),
+              request.getServerName(),
+              request.getServerPort(),
+              page.getRawPath(),
+              page.getRawQuery());
+      request.getSession().setAttribute(SAVED_REQUEST, new SimpleSavedRequest(address));
+    }
+
+    private static Optional<URI> page(HttpServletRequest request) {
+      try {
+        return Optional.ofNullable(request.getHeader("HX-Current-URL"))
+            .map(URI::create)
+            .filter(page -> page.getRawPath() != null);
+      } catch (IllegalArgumentException e) {
+        return Optional.empty();
+      }
+    }
   }
 }

@@ -1,0 +1,115 @@
+package osmerin.app.articles;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.BulkEdits.Outcome;
+import osmerin.app.articles.BulkEdits.What;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.UndoService;
+import osmerin.app.platform.web.ForbiddenException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+
+class BulkEditsTest extends ApplicationTest {
+  @Autowired private ArticleService articles;
+  @Autowired private BulkEdits bulk;
+  @Autowired private History history;
+  @Autowired private UndoService undo;
+  private SiteContext site;
+  private LocalDate day;
+
+  @BeforeEach
+  void threeArticlesOneWithoutADate() {
+    site = emptySite();
+    day = site.today().plusWeeks(10);
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    for (LocalDate date : new LocalDate[] {day, day.plusDays(1), null}) {
+      articles.commission(site, new Commission("Eels", type, null, Map.of(), date));
+    }
+  }
+
+  @Test
+  void datesMoveTogetherAndWhatHasNoneIsLeftAndNamed() {
+    Outcome outcome = bulk.change(site, List.of(1, 2, 3), What.DAYS, "7");
+    assertThat(outcome.sentence()).isEqualTo("2 articles moved by 7 days.");
+    assertThat(outcome.left()).singleElement().asString().contains("-0003", "no date");
+    assertThat(dates()).containsExactly(day.plusDays(7), day.plusDays(8), null);
+    undo.undoLatest(site);
+    assertThat(dates()).containsExactly(day, day.plusDays(1), null);
+  }
+
+  @Test
+  void aBulkChangeIsOneEntryForAllAndReadableOnEach() {
+    long before = history.count(site, Asked.ALL);
+    bulk.change(site, List.of(1, 3), What.STAGE, "DRAFTING");
+    assertThat(history.count(site, Asked.ALL)).isEqualTo(before + 1);
+    assertThat(history.entries(site, Asked.of(osmerin.app.history.Thing.ARTICLE, 3), 0, 1).get(0))
+        .satisfies(e -> assertThat(e.sentence()).isEqualTo("2 articles moved to Drafting."));
+    assertThat(stages()).containsExactly(Stage.DRAFTING, Stage.COMMISSIONED, Stage.DRAFTING);
+    undo.undoLatest(site);
+    assertThat(stages()).containsOnly(Stage.COMMISSIONED);
+  }
+
+  @Test
+  void peopleTypeAndArchive() {
+    bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()));
+    assertThat(articles.get(site, 2).writerId()).isEqualTo(site.personId());
+    assertThat(articles.get(site, 3).writerId()).isNull();
+    long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
+    bulk.change(site, List.of(1), What.TYPE, String.valueOf(guide));
+    assertThat(articles.get(site, 1).typeName())
+        .isEqualTo(types.list(site.siteId(), Kind.NEW).get(1).name());
+    bulk.change(site, List.of(1, 2, 3), What.ARCHIVE, null);
+    assertThat(articles.countArchived(site)).isEqualTo(3);
+    undo.undoLatest(site);
+    assertThat(articles.countArchived(site)).isZero();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"STAGE, LIVE", "STAGE, nonsense", "DAYS, many", "DAYS, 400", "DAYS,", "TYPE, 0", "WRITER, x"})
+  void aValueThatCannotBeChangesNothing(What what, String value) {
+    String before = dates() + "" + stages();
+    try {
+      assertThat(bulk.change(site, List.of(1, 2), what, value).left()).hasSize(2);
+    } catch (RefusedException e) {
+      assertThat(e.getMessage()).isNotBlank();
+    }
+    assertThat(dates() + "" + stages()).isEqualTo(before);
+  }
+
+  @Test
+  void onlyForEditorsAndOnlyOnTheirSite() {
+    SiteContext writer = join(site.site(), "Wim Asare", Role.WRITER);
+    assertThatThrownBy(() -> bulk.change(writer, List.of(1), What.ARCHIVE, null))
+        .isInstanceOf(ForbiddenException.class);
+    SiteContext other = emptySite();
+    assertThat(bulk.change(other, List.of(1, 2, 3), What.ARCHIVE, null).sentence())
+        .startsWith("0 articles");
+    assertThat(articles.countArchived(site)).isZero();
+    assertThatThrownBy(() -> bulk.change(site, List.of(), What.ARCHIVE, null))
+        .hasMessageContaining("Mark the articles first");
+  }
+
+  private List<LocalDate> dates() {
+    return IntStream.of(1, 2, 3).mapToObj(n -> articles.get(site, n).publishDate()).toList();
+  }
+
+  private List<Stage> stages() {
+    return IntStream.of(1, 2, 3).mapToObj(n -> articles.get(site, n).stage()).toList();
+  }
+}

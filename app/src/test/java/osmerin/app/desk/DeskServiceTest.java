@@ -1,0 +1,137 @@
+package osmerin.app.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
+import osmerin.app.articles.Round;
+import osmerin.app.desk.Desk.DeskStep;
+import osmerin.app.desk.Desk.Waiting;
+import osmerin.app.drafts.DraftService;
+import osmerin.app.history.Entry;
+import osmerin.app.live.PublishService;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.plan.MonthService;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.app.support.TestBlogHost.Line;
+import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
+
+class DeskServiceTest extends ApplicationTest {
+  @Autowired private ArticleService articles;
+  @Autowired private DeskService desks;
+  @Autowired private DraftService drafts;
+  @Autowired private MonthService months;
+  @Autowired private PitchService pitches;
+  @Autowired private PublishService publishing;
+  private SiteContext owner;
+  private SiteContext editor;
+  private SiteContext writer;
+
+  @BeforeEach
+  void aTeam() {
+    owner = emptySite();
+    editor = join(owner.site(), "Edda Noor", Role.EDITOR);
+    writer = join(owner.site(), "Wim Asare", Role.WRITER);
+  }
+
+  @Test
+  void stepsOfTodayAndLateAreMineOnlyTheEarliestDueFirst() {
+    commission(owner.today());
+    Round next = commission(owner.today().plusWeeks(12));
+    Desk desk = desk(writer);
+    assertThat(desk.today()).isNotEmpty();
+    assertThat(desk.today()).extracting(DeskStep::due).isSorted();
+    assertThat(desk.today()).allSatisfy(s -> assertThat(s.due()).isBeforeOrEqualTo(owner.today()));
+    assertThat(desk.late()).isPositive();
+    assertThat(desk.next()).extracting(s -> s.round().number()).containsOnly(next.number());
+    double canStart =
+        desk.today().stream().filter(DeskStep::canStart).mapToDouble(DeskStep::hours).sum();
+    assertThat(desk.hours()).isEqualTo(canStart);
+    assertThat(desk(owner).today()).isEmpty();
+  }
+
+  @Test
+  void aStepThatCannotStartNamesWhatItWaitsFor() {
+    Round round = commission(owner.today());
+    DeskStep draft = draftStep();
+    assertThat(draft.canStart()).isFalse();
+    assertThat(draft.waitsFor()).isNotBlank();
+    articles.page(owner, round.number(), null).planned().steps().stream()
+        .filter(s -> s.role() != StepRole.WRITER)
+        .filter(s -> draft.waitsFor().contains(s.name()))
+        .forEach(s -> edits.tick(owner, round.number(), s.key(), true));
+    assertThat(draftStep().canStart()).isTrue();
+  }
+
+  private DeskStep draftStep() {
+    return desk(writer).today().stream()
+        .filter(s -> s.key().equals("draft"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void whatWaitsIsWhatThePersonIsToDecide() {
+    Round round = commission(null);
+    pitches.pitch(writer, "Why eels turn");
+    assertThat(whats(owner)).containsExactly("Commission");
+    assertThat(whats(writer)).isEmpty();
+    edits.move(owner, round.number(), Stage.EDITING, Stage.COMMISSIONED);
+    assertThat(whats(editor)).containsExactly("Review");
+    edits.move(owner, round.number(), Stage.READY, Stage.EDITING);
+    assertThat(whats(editor)).isEmpty();
+    drafts.save(owner, articles.get(owner, round.number()), "Words.", 0);
+    BLOG.set(Line.DOWN);
+    try {
+      publishing.publish(editor, round.number());
+    } finally {
+      BLOG.set(Line.WORKS);
+    }
+    assertThat(desk(editor).waiting())
+        .singleElement()
+        .satisfies(
+            w -> {
+              assertThat(w.what()).isEqualTo("Publish");
+              assertThat(w.alarming()).isTrue();
+              assertThat(w.beside()).contains("does not answer");
+            });
+  }
+
+  @Test
+  void whereILeftOffIsMineAndTheNewsIsTheOthers() {
+    Round first = commission(null);
+    Round second = commission(null);
+    edits.move(writer, first.number(), Stage.BRIEFED, Stage.COMMISSIONED);
+    edits.rename(editor, second.number(), "Elvers", second.version());
+    assertThat(desk(writer).leftOff()).extracting(Round::number).containsExactly(first.number());
+    assertThat(desk(writer).news()).extracting(Entry::sentence).anyMatch(s -> s.contains("Elvers"));
+    assertThat(desk(editor).news()).noneMatch(e -> e.sentence().contains("Elvers"));
+    assertThat(desk(editor).news()).anyMatch(e -> e.sentence().contains("Briefed"));
+  }
+
+  private List<String> whats(SiteContext of) {
+    return desk(of).waiting().stream().map(Waiting::what).toList();
+  }
+
+  private Desk desk(SiteContext of) {
+    return desks.desk(of, months.month(of, YearMonth.from(of.today())));
+  }
+
+  private Round commission(LocalDate date) {
+    long type = types.list(owner.siteId(), Kind.NEW).get(0).id();
+    Map<StepRole, Long> people =
+        Map.of(StepRole.WRITER, writer.personId(), StepRole.EDITOR, editor.personId());
+    return articles.commission(owner, new Commission("Eels", type, null, people, date));
+  }
+}
