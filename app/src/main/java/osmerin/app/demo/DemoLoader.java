@@ -146,6 +146,7 @@ public class DemoLoader implements ApplicationRunner {
       ageing.ageImports(begun, begun.minus(Duration.ofDays(740)));
       ageing.ageTargets(begun);
       ageing.ageOpenArticles(begun);
+      ageing.ageOpenRounds();
       ageing.thinNotices();
       people.forEach((name, id) -> ageing.setMail(id, login(name) + "@marlpit.example"));
     }

@@ -44,6 +44,9 @@ interface DemoMapper {
   /** Spreads what was done to articles in work over the last days, each article a little aside. */
   void ageOpenArticles(@Param("loadedSince") Instant loadedSince);
 
+  /** Steps ticked and drafts saved of articles in work lie where their entries do. */
+  void ageOpenRounds();
+
   /** Keeps the last notice of each article in work, of the time of its last change. */
   void thinNotices();
 

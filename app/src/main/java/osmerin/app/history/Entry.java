@@ -40,6 +40,17 @@ public record Entry(
     return isReversible() && !covered;
   }
 
+  /** Number of the one article it is about; null when it is about none, or about several. */
+  public @Nullable Integer article() {
+    List<String> keys =
+        changes.stream()
+            .filter(c -> c.thing() == Thing.ARTICLE)
+            .map(Change::key)
+            .distinct()
+            .toList();
+    return keys.size() == 1 ? Integer.valueOf(keys.get(0)) : null;
+  }
+
   /** Whether there is more to tell than the sentence. */
   public boolean hasDetails() {
     return changes.size() > 1

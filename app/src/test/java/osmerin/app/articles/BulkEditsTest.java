@@ -81,7 +81,15 @@ class BulkEditsTest extends ApplicationTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"STAGE, LIVE", "STAGE, nonsense", "DAYS, many", "DAYS, 400", "DAYS,", "TYPE, 0", "WRITER, x"})
+  @CsvSource({
+    "STAGE, LIVE",
+    "STAGE, nonsense",
+    "DAYS, many",
+    "DAYS, 400",
+    "DAYS,",
+    "TYPE, 0",
+    "WRITER, x"
+  })
   void aValueThatCannotBeChangesNothing(What what, String value) {
     String before = dates() + "" + stages();
     try {

@@ -101,7 +101,12 @@ class UndoServiceTest extends ApplicationTest {
     Round r = page.planned().round();
     String steps =
         page.planned().steps().stream().map(s -> s.key() + " " + s.doneOn()).toList().toString();
-    return r.title() + r.publishDate() + r.stage() + r.writerId() + r.isArchived() + r.typeName()
+    return r.title()
+        + r.publishDate()
+        + r.stage()
+        + r.writerId()
+        + r.isArchived()
+        + r.typeName()
         + steps;
   }
 
@@ -195,8 +200,9 @@ class UndoServiceTest extends ApplicationTest {
     assertThat(entry.changes())
         .singleElement()
         .satisfies(
-            c -> assertThat(List.of(c.field(), c.before(), c.after()))
-                .containsExactly("Title", "Eels", "Elvers"));
+            c ->
+                assertThat(List.of(c.field(), c.before(), c.after()))
+                    .containsExactly("Title", "Eels", "Elvers"));
     assertThat(history.count(site, Asked.ALL)).isEqualTo(2);
     assertThat(history.people(site)).extracting(History.Doer::name).containsExactly("Una Berg");
     assertThat(history.entries(emptySite(), Asked.ALL, 0, 9)).isEmpty();

@@ -141,9 +141,7 @@ class NoticesTest extends ApplicationTest {
   }
 
   private List<String> texts(SiteContext of) {
-    return notices.of(of.personId(), 0, 20).stream()
-        .map(Notice::text)
-        .toList();
+    return notices.of(of.personId(), 0, 20).stream().map(Notice::text).toList();
   }
 
   /** The job in a transaction, as it runs, at a moment of ours. */

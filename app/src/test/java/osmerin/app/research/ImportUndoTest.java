@@ -97,8 +97,7 @@ class ImportUndoTest extends ApplicationTest {
     bring("keyword,volume\nrye bread,100\n");
     long group = new ArrayList<>(mapper.keywords(site.siteId())).get(0).groupId();
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
-    Round round =
-        articles.commission(site, new Commission("Rye", type, group, Map.of(), null));
+    Round round = articles.commission(site, new Commission("Rye", type, group, Map.of(), null));
     long entry = history.entries(site, Asked.ALL, 1, 1).get(0).id();
     assertThatThrownBy(() -> undo.undo(site, entry))
         .isInstanceOf(RefusedException.class)

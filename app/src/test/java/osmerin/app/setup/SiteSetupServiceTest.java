@@ -59,8 +59,7 @@ class SiteSetupServiceTest extends ApplicationTest {
     assertThat(site()).isEqualTo(before);
   }
 
-  private Map<String, String> change(
-      String name, String address, String zone, List<Integer> week) {
+  private Map<String, String> change(String name, String address, String zone, List<Integer> week) {
     return setup.change(owner, new SiteSettings(name, address, zone, week), site().version());
   }
 

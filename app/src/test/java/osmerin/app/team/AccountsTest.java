@@ -94,8 +94,7 @@ class AccountsTest extends ApplicationTest {
     assertThat(invitations.find(token)).isEmpty();
     String second = token(invitations.invite(owner, mail, Role.WRITER));
     Clock later = Clock.offset(Clock.systemUTC(), Invitations.VALID.plus(Duration.ofMinutes(1)));
-    Invitations then =
-        new Invitations(links, team, accounts, history, post, address, later);
+    Invitations then = new Invitations(links, team, accounts, history, post, address, later);
     assertThat(then.find(second)).isEmpty();
     assertThat(then.open(owner)).isEmpty();
     assertThat(invitations.find(second)).isPresent();
@@ -161,7 +160,8 @@ class AccountsTest extends ApplicationTest {
     }
     assertThat(answer.headers().firstValue("Retry-After")).isPresent();
     URI page = URI.create(answer.headers().firstValue("Location").orElseThrow());
-    assertThat(guesser.get(page.getPath() + "?" + page.getQuery()).body()).contains("Too many tries");
+    assertThat(guesser.get(page.getPath() + "?" + page.getQuery()).body())
+        .contains("Too many tries");
   }
 
   @Test
@@ -207,14 +207,12 @@ class AccountsTest extends ApplicationTest {
   @Test
   void thereIsAlwaysAnOwnerAndTwoWhoChangeARoleDoNotOverwriteEachOther() {
     SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
-    assertThatThrownBy(
-            () -> team.changeRole(owner, owner.personId(), Role.OWNER, Role.EDITOR))
+    assertThatThrownBy(() -> team.changeRole(owner, owner.personId(), Role.OWNER, Role.EDITOR))
         .isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> team.remove(owner, owner.personId()))
         .isInstanceOf(RefusedException.class);
     team.changeRole(owner, writer.personId(), Role.WRITER, Role.OWNER);
-    assertThatThrownBy(
-            () -> team.changeRole(owner, writer.personId(), Role.WRITER, Role.EDITOR))
+    assertThatThrownBy(() -> team.changeRole(owner, writer.personId(), Role.WRITER, Role.EDITOR))
         .isInstanceOfSatisfying(
             ConflictException.class, c -> assertThat(c.theirs()).isEqualTo("Owner"));
     team.remove(owner, writer.personId());

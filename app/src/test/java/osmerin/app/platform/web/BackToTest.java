@@ -16,8 +16,16 @@ class BackToTest {
   @ParameterizedTest
   @ValueSource(
       strings = {
-        "", "/", "marlpit", "//elsewhere.example", "/\\elsewhere.example", "https://elsewhere.example",
-        "/a\r\nSet-Cookie: x", "/{name}", "/a b", "javascript:alert(1)"
+        "",
+        "/",
+        "marlpit",
+        "//elsewhere.example",
+        "/\\elsewhere.example",
+        "https://elsewhere.example",
+        "/a\r\nSet-Cookie: x",
+        "/{name}",
+        "/a b",
+        "javascript:alert(1)"
       })
   void leadsNowhereElse(String path) {
     assertThat(BackTo.isOurs(path)).isFalse();
