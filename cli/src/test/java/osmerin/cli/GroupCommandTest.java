@@ -47,6 +47,43 @@ class GroupCommandTest {
   }
 
   @Test
+  void rankingPagesComeFromAFileOfTheirOwn() throws Exception {
+    Path ranking = folder.resolve("ranking.csv");
+    Files.writeString(
+        ranking,
+        "keyword,position,url\n"
+            + "night fishing,1,a.example/1\nnight fishing,2,a.example/2\nnight fishing,3,a.example/3\n"
+            + "Fish in the dark,2,a.example/1\nFish in the dark,1,a.example/2\n"
+            + "Fish in the dark,3,a.example/3\nunknown,1,a.example/1\n");
+    String file = "keyword,volume\nnight fishing,90\nfish in the dark,10\n";
+    assertThat(run(file, "--ranking", ranking.toString())).isZero();
+    assertThat(Files.readAllLines(out))
+        .hasSize(3)
+        .anySatisfy(
+            l -> assertThat(l).startsWith("fish in the dark,night fishing,no,").endsWith(",3"));
+  }
+
+  @Test
+  void writesWhatEachGroupIsWorth() throws Exception {
+    Path file = folder.resolve("keywords.csv");
+    Files.writeString(file, "keyword,volume,difficulty\neel trap,1000,40\nrye bread,500,\n");
+    String[] args = {
+      "worth", "--keywords", file.toString(), "--strength", "40", "--out", out.toString()
+    };
+    assertThat(execute(args)).isZero();
+    List<String> lines = Files.readAllLines(out);
+    assertThat(lines.get(0))
+        .isEqualTo(
+            "group,topic,keywords,volume,difficulty,chance,expected_visits,weeks_low,weeks_high,hours,yield");
+    // 0.5 · 1000 · the share at 5.5, that is half way between 0.0477 and 0.0390.
+    assertThat(lines.get(1)).startsWith("eel trap,").endsWith(",1,1000,40,0.5,21.67,8,20,8,32.51");
+    assertThat(lines.get(2)).startsWith("rye bread,").endsWith(",1,500,,,,,,8,");
+    args[4] = "140";
+    assertThat(execute(args)).isEqualTo(2);
+    assertThat(errors.toString()).contains("--strength", "140");
+  }
+
+  @Test
   void aMissingFileIsNamed() {
     assertThat(execute("group", "--keywords", "nowhere.csv", "--out", out.toString())).isEqualTo(2);
     assertThat(errors.toString()).contains("nowhere.csv", "no such file");

@@ -3,7 +3,6 @@ package osmerin.app.research;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.Charset;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -20,11 +19,13 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.research.ImportService.Waiting;
+import osmerin.app.research.Readings.Corrections;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
+import osmerin.formats.table.Source;
 import osmerin.formats.text.DecodedText;
 import osmerin.formats.text.Delimiter;
 import osmerin.formats.text.UnreadableFileException;
@@ -35,35 +36,19 @@ import osmerin.formats.text.UnreadableFileException;
 class ImportController {
   private static final int PREVIEW_ROWS = 20;
 
+  /** Rows that can be chosen as the header. */
+  private static final int HEADER_ROWS = 5;
+
   private final ImportService imports;
   private final ImportJob job;
+  private final Readings readings;
   private final History history;
 
-  ImportController(ImportService imports, ImportJob job, History history) {
+  ImportController(ImportService imports, ImportJob job, Readings readings, History history) {
     this.imports = imports;
     this.job = job;
+    this.readings = readings;
     this.history = history;
-  }
-
-  /** What a person corrected; what is missing is guessed. */
-  record Corrections(
-      @Nullable Charset charset,
-      @Nullable Delimiter delimiter,
-      @Nullable Boolean header,
-      @Nullable List<Column> columns) {
-
-    FileReading reading(Waiting waiting) {
-      FileReading guess = waiting.file().guess();
-      Charset in = charset != null ? charset : guess.charset();
-      Delimiter by = delimiter != null ? delimiter : guess.delimiter();
-      if (!in.equals(guess.charset()) || by != guess.delimiter()) {
-        guess = waiting.file().guess(in, by);
-      }
-      // Columns chosen for another delimiter fit no longer.
-      boolean fits = columns != null && columns.size() == guess.columns().size();
-      boolean hasHeader = header != null ? header : guess.header();
-      return new FileReading(in, by, hasHeader, fits ? columns : guess.columns());
-    }
   }
 
   @GetMapping("/import")
@@ -93,17 +78,24 @@ class ImportController {
   @GetMapping("/import/{id}")
   @Needs(Right.IMPORT)
   String preview(SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
-    return preview(imports.waiting(site, id), corrections, model);
+    return preview(site, imports.waiting(site, id), corrections, model);
   }
 
-  private static String preview(Waiting waiting, Corrections corrections, Model model) {
-    FileReading reading = corrections.reading(waiting);
+  private String preview(SiteContext site, Waiting waiting, Corrections corrections, Model model) {
+    FileReading reading = readings.reading(site, waiting.file(), corrections);
     model.addAttribute("file", waiting);
     model.addAttribute("reading", reading);
     model.addAttribute("preview", waiting.file().preview(reading, PREVIEW_ROWS));
-    model.addAttribute("charsets", DecodedText.CHOICES.stream().map(Charset::name).toList());
-    model.addAttribute("charset", reading.charset().name());
-    model.addAttribute("delimiters", Delimiter.values());
+    model.addAttribute("sheets", waiting.file().sheets());
+    if (reading.source() instanceof Source.Delimited text) {
+      model.addAttribute("charsets", DecodedText.CHOICES.stream().map(Charset::name).toList());
+      model.addAttribute("charset", text.charset().name());
+      model.addAttribute("delimiters", Delimiter.values());
+      model.addAttribute("delimiter", text.delimiter());
+    } else {
+      model.addAttribute("sheet", ((Source.Sheet) reading.source()).name());
+    }
+    model.addAttribute("headerRows", Math.max(HEADER_ROWS, reading.headerRow()));
     model.addAttribute("choices", Column.values());
     return "research/preview";
   }
@@ -121,9 +113,9 @@ class ImportController {
       return "redirect:"
           + site.base()
           + "/work/"
-          + job.order(site, id, corrections.reading(waiting));
+          + job.order(site, id, readings.reading(site, waiting.file(), corrections));
     } catch (UnreadableFileException e) {
-      String view = preview(waiting, corrections, model);
+      String view = preview(site, waiting, corrections, model);
       return fault(e.getMessage(), waiting.name(), view, model, response);
     }
   }

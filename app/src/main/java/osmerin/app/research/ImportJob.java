@@ -9,6 +9,7 @@ import java.nio.charset.Charset;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -23,9 +24,11 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.app.work.LongWork;
+import osmerin.app.work.WorkStoppedException;
 import osmerin.core.text.Counted;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
+import osmerin.formats.table.Source;
 import osmerin.formats.text.Delimiter;
 import osmerin.formats.text.UnreadableFileException;
 
@@ -44,15 +47,35 @@ public class ImportJob {
       long personId,
       UUID work,
       UUID upload,
-      String charset,
-      Delimiter delimiter,
-      boolean header,
+      @Nullable String charset,
+      @Nullable Delimiter delimiter,
+      @Nullable String sheet,
+      int headerRow,
       List<Column> columns)
       implements Serializable {
     private static final long serialVersionUID = 1;
 
     FileReading reading() {
-      return new FileReading(Charset.forName(charset), delimiter, header, columns);
+      Source source =
+          charset == null || delimiter == null
+              ? new Source.Sheet(String.valueOf(sheet))
+              : new Source.Delimited(Charset.forName(charset), delimiter);
+      return new FileReading(source, headerRow, columns);
+    }
+
+    static Order of(SiteContext context, UUID work, UUID upload, FileReading reading) {
+      boolean text = reading.source() instanceof Source.Delimited;
+      Source.Delimited delimited = text ? (Source.Delimited) reading.source() : null;
+      return new Order(
+          context.siteId(),
+          context.personId(),
+          work,
+          upload,
+          delimited == null ? null : delimited.charset().name(),
+          delimited == null ? null : delimited.delimiter(),
+          delimited == null ? ((Source.Sheet) reading.source()).name() : null,
+          reading.headerRow(),
+          List.copyOf(reading.columns()));
     }
   }
 
@@ -91,16 +114,7 @@ public class ImportJob {
   public UUID order(SiteContext context, UUID upload, FileReading reading) {
     imports.requireReadable(context, upload, reading);
     UUID id = work.begin(context, "Import", imports.waiting(context, upload).name());
-    Order order =
-        new Order(
-            context.siteId(),
-            context.personId(),
-            id,
-            upload,
-            reading.charset().name(),
-            reading.delimiter(),
-            reading.header(),
-            List.copyOf(reading.columns()));
+    Order order = Order.of(context, id, upload, reading);
     boolean fresh =
         jobs.scheduleIfNotExists(
             TASK.instance(upload.toString()).data(order).scheduledTo(clock.instant()));
@@ -124,10 +138,15 @@ public class ImportJob {
           open -> {
             long done =
                 imports.importWaiting(
-                    context, order.upload(), order.reading(), s -> work.step(order.work(), s));
+                    context,
+                    order.upload(),
+                    order.reading(),
+                    (step, part, total) -> work.step(order.work(), step, part, total));
             String path = research + "/imports/" + done;
             work.done(context, order.work(), sentence(imports.finished(context, done)), path);
           });
+    } catch (WorkStoppedException e) {
+      LOG.info("import of {} was stopped", order.upload());
     } catch (UnreadableFileException | RefusedException e) {
       work.failed(context, order.work(), e.getMessage(), again);
     } catch (RuntimeException e) {

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +20,7 @@ import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.ProblemRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.Progress;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
@@ -46,10 +46,17 @@ public class ImportService {
 
   private final ResearchMapper research;
   private final Regrouping regrouping;
+  private final Readings readings;
   private final CopyIn copy;
   private final History history;
 
-  ImportService(ResearchMapper research, Regrouping regrouping, CopyIn copy, History history) {
+  ImportService(
+      ResearchMapper research,
+      Regrouping regrouping,
+      Readings readings,
+      CopyIn copy,
+      History history) {
+    this.readings = readings;
     this.research = research;
     this.regrouping = regrouping;
     this.copy = copy;
@@ -93,11 +100,13 @@ public class ImportService {
    * @param progress is told of each part of the work
    */
   @Transactional
-  public long importWaiting(
-      SiteContext context, UUID id, FileReading reading, Consumer<String> progress) {
+  public long importWaiting(SiteContext context, UUID id, FileReading reading, Progress progress) {
     Waiting waiting = waiting(context, id);
-    progress.accept("Reading the file");
-    KeywordRows rows = waiting.file().read(reading);
+    progress.at("Counting the rows");
+    int total = waiting.file().count(reading);
+    readings.remember(context, waiting.file(), reading);
+    KeywordRows rows =
+        waiting.file().read(reading, read -> progress.at("Reading the rows", read, total));
     long done = importRows(context, waiting.name(), rows, progress);
     research.deleteFile(id);
     return done;
@@ -106,7 +115,7 @@ public class ImportService {
   /** Imports a file as it is guessed to be. */
   @Transactional
   public long importFile(SiteContext context, String name, byte[] content) {
-    return importRows(context, name, new KeywordFile(content).read(), part -> {});
+    return importRows(context, name, new KeywordFile(content).read(), Progress.UNWATCHED);
   }
 
   List<ImportRow> imports(SiteContext context) {
@@ -121,11 +130,10 @@ public class ImportService {
     return new Finished(row, research.problems(id, PROBLEMS_SHOWN));
   }
 
-  private long importRows(
-      SiteContext context, String name, KeywordRows rows, Consumer<String> progress) {
+  private long importRows(SiteContext context, String name, KeywordRows rows, Progress progress) {
     context.require(Right.IMPORT);
     research.lock(context.siteId());
-    progress.accept("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
+    progress.at("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
     Map<String, KnownKeyword> known = known(context.siteId());
     List<Keyword> fresh = new ArrayList<>();
     List<KnownKeyword> changed = new ArrayList<>();
@@ -153,13 +161,13 @@ public class ImportService {
             (int) rows.rejected());
     long importId = research.insertImport(context.siteId(), context.personId(), name, report);
     storeProblems(importId, rows.problems());
-    progress.accept("Storing");
+    progress.at("Storing");
     storeBefore(importId, met);
     storeAdded(context.siteId(), importId, added);
     storeChanged(importId, changed);
     added.forEach(k -> known.put(k.keyword().normal(), k));
     changed.forEach(k -> known.put(k.keyword().normal(), k));
-    progress.accept("Grouping " + Counted.of(known.size(), "keyword"));
+    progress.at("Grouping " + Counted.of(known.size(), "keyword"));
     regrouping.run(context.siteId(), known.values());
     history.note(
         context,

@@ -77,6 +77,17 @@ interface ResearchMapper {
 
   void deleteFile(@Param("id") UUID id);
 
+  /** What the columns under a header held. */
+  record KnownHeader(List<String> columns) {}
+
+  Optional<KnownHeader> findHeader(
+      @Param("siteId") long siteId, @Param("header") List<String> header);
+
+  void rememberHeader(
+      @Param("siteId") long siteId,
+      @Param("header") List<String> header,
+      @Param("columns") List<String> columns);
+
   void deleteOldFiles(@Param("siteId") long siteId);
 
   long insertImport(

@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /**
@@ -44,10 +45,26 @@ public class LongWork {
     return work.find(context.siteId(), id).orElseThrow(() -> new NotFoundException("work", id));
   }
 
-  /** Says what is being done, at once and whatever becomes of the transaction of the work. */
+  /**
+   * Says what is being done, at once and whatever becomes of the transaction of the work.
+   *
+   * @throws WorkStoppedException when somebody stopped it
+   */
   @Transactional(propagation = Propagation.REQUIRES_NEW)
-  public void step(UUID id, String step) {
-    work.step(id, step, 0, 0);
+  public void step(UUID id, String step, long done, long total) {
+    if (work.step(id, step, done, total) == 0) {
+      throw new WorkStoppedException(id);
+    }
+  }
+
+  /** Stops work of the person's own, or of anybody's for who manages the site. */
+  @Transactional
+  public void stop(SiteContext context, UUID id) {
+    Work now = get(context, id);
+    if (now.personId() != context.personId()) {
+      context.require(Right.MANAGE);
+    }
+    work.stop(id, clock.instant());
   }
 
   /**

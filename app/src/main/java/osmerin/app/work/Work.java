@@ -1,5 +1,6 @@
 package osmerin.app.work;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -31,10 +32,27 @@ public record Work(
     WAITING,
     RUNNING,
     DONE,
-    FAILED
+    FAILED,
+    STOPPED
   }
 
   public boolean isOver() {
-    return state == State.DONE || state == State.FAILED;
+    return state != State.WAITING && state != State.RUNNING;
+  }
+
+  public boolean isStopped() {
+    return state == State.STOPPED;
+  }
+
+  /**
+   * Seconds that what is counted will still take at the pace so far; null when nothing is counted
+   * yet.
+   */
+  public @Nullable Long secondsLeft(Instant now) {
+    if (done == 0 || total == 0) {
+      return null;
+    }
+    double soFar = Duration.between(startedAt, now).toMillis() / 1_000.0;
+    return Math.round(soFar * (total - done) / done);
   }
 }

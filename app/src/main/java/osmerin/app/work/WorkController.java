@@ -8,6 +8,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -31,11 +32,19 @@ class WorkController {
       return "redirect:" + now.path();
     }
     model.addAttribute("work", now);
+    model.addAttribute("left", now.secondsLeft(clock.instant()));
     model.addAttribute(
         "seconds",
         Duration.between(
                 now.startedAt(), Optional.ofNullable(now.endedAt()).orElse(clock.instant()))
             .toSeconds());
     return "work/progress";
+  }
+
+  @PostMapping("/{site}/work/{id}/stop")
+  @Needs(Right.READ)
+  String stop(SiteContext site, @PathVariable UUID id) {
+    work.stop(site, id);
+    return "redirect:" + site.base() + "/work/" + id;
   }
 }

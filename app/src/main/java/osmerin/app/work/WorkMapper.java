@@ -19,11 +19,13 @@ interface WorkMapper {
 
   Optional<Work> find(@Param("siteId") long siteId, @Param("id") UUID id);
 
-  void step(
+  int step(
       @Param("id") UUID id,
       @Param("step") String step,
       @Param("done") long done,
       @Param("total") long total);
+
+  void stop(@Param("id") UUID id, @Param("at") Instant at);
 
   void end(
       @Param("id") UUID id,

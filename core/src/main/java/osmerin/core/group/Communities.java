@@ -1,88 +1,92 @@
 package osmerin.core.group;
 
 import java.util.Arrays;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.PriorityQueue;
-import java.util.Set;
 
 /**
- * Average-linkage clustering of units by shared pages. Two clusters are joined, the closest first,
- * as long as a unit of the one shares on average enough pages with a unit of the other; so a chain
- * of weak links joins nothing. Each cluster keeps the sums of shared pages to its neighbours, and
- * the smaller set of sums is poured into the larger, so the work is near-linear in the number of
- * pairs. Ties go to the clusters with the earliest units: the result does not depend on input
- * order.
+ * Average-linkage clustering of units by shared pages, by nearest-neighbour chains (F. Murtagh, "A
+ * survey of recent advances in hierarchical clustering algorithms", The Computer Journal 26, 1983):
+ * two clusters that are nearest to each other are joined. Near is what is linked, a unit of the one
+ * sharing the required pages with a unit of the other, and what on average shares enough: so a
+ * chain of weak links joins nothing. And it must not share much less across than within, so that
+ * two siblings which have only a few hub pages in common stay two.
+ *
+ * <p>Clusters are named by their first unit and ties go to the earlier one: the result does not
+ * depend on input order. The work follows the links between units, not their pairs.
  */
 final class Communities {
   /**
    * The part of the required shared pages that two clusters must share on average. Below 1 because
    * rankings are cut off: pages that both keywords have stand past the tenth place of one of them.
    */
-  private static final double ENOUGH_ON_AVERAGE = 0.6;
+  private static final double ENOUGH_ON_AVERAGE = 0.5;
 
-  private record Candidate(double mean, int a, int b, int stampA, int stampB) {}
+  /** The part of what a cluster's own units share that it must share with another to be one. */
+  private static final double AS_WITHIN = 0.45;
 
-  private static final Comparator<Candidate> CLOSEST_FIRST =
-      Comparator.comparingDouble(Candidate::mean)
-          .reversed()
-          .thenComparingInt(Candidate::a)
-          .thenComparingInt(Candidate::b);
+  private static final int NONE = -1;
 
   private final int[] parent;
-  private final int[] size;
-  private final int[] stamp;
   private final boolean[] kept;
-  private final Map<Integer, Map<Integer, Integer>> sums = new HashMap<>();
-  private final PriorityQueue<Candidate> queue = new PriorityQueue<>(CLOSEST_FIRST);
+  private final Profile[] profiles;
+  private final double[] within;
+  private final int[][] linked;
+  private final int[] seen;
   private final double enough;
+  private int stamp;
 
   /** Starts from one cluster for each unit. */
-  Communities(int units, int minShared) {
+  Communities(PageIndex index, Neighbours neighbours, int minShared) {
+    int units = index.units();
     parent = new int[units];
     Arrays.setAll(parent, i -> i);
-    size = new int[units];
-    Arrays.fill(size, 1);
-    stamp = new int[units];
     kept = new boolean[units];
+    profiles = new Profile[units];
+    Arrays.setAll(profiles, unit -> Profile.of(index.pages(unit)));
+    within = new double[units];
+    linked = new int[units][];
+    Arrays.setAll(linked, neighbours::of);
+    seen = new int[units];
     enough = minShared * ENOUGH_ON_AVERAGE;
   }
 
   /** Puts the units into one cluster from the start; it is never joined with another such one. */
   void keepTogether(List<Integer> units) {
-    int first = units.get(0);
+    int first = find(units.get(0));
     for (int unit : units) {
-      parent[find(unit)] = find(first);
+      int other = find(unit);
+      if (other != first) {
+        first = merge(first, other);
+      }
     }
-    size[find(first)] = new HashSet<>(units).size();
-    kept[find(first)] = true;
+    kept[first] = true;
   }
 
   /** Clusters; afterwards {@link #find} gives the cluster of a unit. */
-  void join(List<SharedPages.Pair> pairs) {
-    for (SharedPages.Pair pair : pairs) {
-      int a = find(pair.a());
-      int b = find(pair.b());
-      if (a != b) {
-        sums(a).merge(b, pair.shared(), Integer::sum);
-        sums(b).merge(a, pair.shared(), Integer::sum);
+  void join() {
+    int[] chain = new int[parent.length];
+    for (int unit = 0; unit < parent.length; unit++) {
+      int length = 0;
+      if (find(unit) == unit) {
+        chain[length++] = unit;
       }
-    }
-    for (int cluster : List.copyOf(sums.keySet())) {
-      sums(cluster).keySet().stream().filter(b -> b > cluster).forEach(b -> offer(cluster, b));
-    }
-    while (!queue.isEmpty()) {
-      Candidate next = queue.poll();
-      if (stamp[next.a()] == next.stampA() && stamp[next.b()] == next.stampB()) {
-        merge(next.a(), next.b());
+      while (length > 0) {
+        int before = length > 1 ? chain[length - 2] : NONE;
+        int top = chain[length - 1];
+        int next = nearest(top, before);
+        if (next == NONE) {
+          length--;
+        } else if (next == before) {
+          length -= 2;
+          chain[length++] = merge(top, before);
+        } else {
+          chain[length++] = next;
+        }
       }
     }
   }
 
-  /** The cluster of a unit, named by one of its units. */
+  /** The cluster of a unit, named by the first of its units. */
   int find(int unit) {
     int root = unit;
     while (parent[root] != root) {
@@ -96,42 +100,60 @@ final class Communities {
     return root;
   }
 
-  private Map<Integer, Integer> sums(int cluster) {
-    return sums.computeIfAbsent(cluster, c -> new HashMap<>());
+  /** The nearest cluster that may be joined; at a tie the one before in the chain. */
+  private int nearest(int cluster, int before) {
+    compact(cluster);
+    int best = NONE;
+    double most = 0;
+    for (int other : linked[cluster]) {
+      double mean = mean(cluster, other);
+      boolean first = best != before && (other == before || other < best);
+      if (mean > most || (mean == most && mean > 0 && first)) {
+        best = other;
+        most = mean;
+      }
+    }
+    return best;
   }
 
-  private void offer(int a, int b) {
+  /** Pages shared on average; 0 when the two may not be one. */
+  private double mean(int a, int b) {
     if (kept[a] && kept[b]) {
-      return;
+      return 0;
     }
-    double mean = sums(a).get(b) / ((double) size[a] * size[b]);
-    if (mean >= enough) {
-      int low = Math.min(a, b);
-      int high = Math.max(a, b);
-      queue.add(new Candidate(mean, low, high, stamp[low], stamp[high]));
-    }
+    double mean = profiles[a].meanShared(profiles[b]);
+    boolean may = mean >= enough && mean >= AS_WITHIN * Math.max(within[a], within[b]);
+    return may ? mean : 0;
   }
 
-  private void merge(int a, int b) {
-    int into = sums(a).size() >= sums(b).size() ? a : b;
-    int from = into == a ? b : a;
+  /** Links by the clusters of today, each once. */
+  private void compact(int cluster) {
+    stamp++;
+    seen[cluster] = stamp;
+    int[] links = linked[cluster];
+    int n = 0;
+    for (int link : links) {
+      int other = find(link);
+      if (seen[other] != stamp) {
+        seen[other] = stamp;
+        links[n++] = other;
+      }
+    }
+    linked[cluster] = n == links.length ? links : Arrays.copyOf(links, n);
+  }
+
+  private int merge(int a, int b) {
+    int into = Math.min(a, b);
+    int from = Math.max(a, b);
     parent[from] = into;
-    size[into] += size[from];
     kept[into] |= kept[from];
-    stamp[into]++;
-    stamp[from]++;
-    Map<Integer, Integer> mine = sums(into);
-    Map<Integer, Integer> poured = sums.remove(from);
-    mine.remove(from);
-    poured.remove(into);
-    poured.forEach(
-        (other, shared) -> {
-          mine.merge(other, shared, Integer::sum);
-          Map<Integer, Integer> theirs = sums(other);
-          theirs.remove(from);
-          theirs.put(into, mine.get(other));
-        });
-    Set<Integer> neighbours = mine.keySet();
-    neighbours.forEach(other -> offer(into, other));
+    profiles[into] = profiles[into].plus(profiles[from]);
+    within[into] = profiles[into].meanWithin();
+    int[] links = Arrays.copyOf(linked[into], linked[into].length + linked[from].length);
+    System.arraycopy(linked[from], 0, links, linked[into].length, linked[from].length);
+    linked[into] = links;
+    linked[from] = new int[0];
+    profiles[from] = Profile.of(new int[0]);
+    return into;
   }
 }

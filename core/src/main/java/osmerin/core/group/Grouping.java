@@ -23,10 +23,10 @@ import osmerin.core.text.Stems;
  *
  * <p>The story: keywords of one normal form are one. Close variants are folded into a <em>unit</em>
  * that the variant with most volume stands for. Units with ranking pages are joined by the pages
- * they share ({@link Communities}, or in strict mode each to the strongest primary keyword). Units
- * without ranking pages join the unit whose words are most alike ({@link WordIndex}). Groups that
- * exist already keep their members and are never joined with each other; new keywords find their
- * place in them or start new groups.
+ * they share ({@link Communities}, then {@link Settling}; or in strict mode each to the strongest
+ * primary keyword). Units without ranking pages join the unit whose words are most alike ({@link
+ * WordIndex}). Groups that exist already keep their members and are never joined with each other;
+ * new keywords find their place in them or start new groups.
  *
  * <p>Units are numbered by volume, then length, then spelling, and every tie falls to the lower
  * number: the result does not depend on the order of the input.
@@ -69,10 +69,12 @@ public final class Grouping {
         new GroupDescription(stems, variants, settings.depth());
     private final Map<String, String> keyOf = new HashMap<>();
     private final List<Unit> units;
+    private final PageIndex index;
 
     Run(Collection<Keyword> keywords, Map<String, Set<String>> kept) {
       kept.forEach((key, normals) -> normals.forEach(normal -> keyOf.put(normal, key)));
       units = fold(keywords);
+      index = new PageIndex(units.stream().map(Unit::pages).toList());
     }
 
     List<KeywordGroup> groups() {
@@ -133,15 +135,20 @@ public final class Grouping {
     }
 
     private int[] loose() {
-      Communities communities = new Communities(units.size(), settings.minShared());
+      Neighbours neighbours = index.neighbours(settings.minShared());
+      Communities communities = new Communities(index, neighbours, settings.minShared());
       keptUnits().values().forEach(communities::keepTogether);
-      communities.join(pairs(settings.minShared()));
+      communities.join();
       int[] groupOf = new int[units.size()];
+      boolean[] kept = new boolean[units.size()];
       for (int unit = 0; unit < groupOf.length; unit++) {
         groupOf[unit] = communities.find(unit);
+        kept[unit] = units.get(unit).keptAs() != null;
       }
-      joinByWords(groupOf);
-      return groupOf;
+      List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
+      int[] settled = new Settling(index, neighbours, stemsOf, kept).settle(groupOf);
+      joinByWords(settled);
+      return settled;
     }
 
     /** Units without ranking pages follow the unit whose words are most alike. */
@@ -169,13 +176,13 @@ public final class Grouping {
     /** Units in order of volume either follow the primary they share most with or become one. */
     private int[] strict() {
       int[] groupOf = new int[units.size()];
-      Map<Integer, Map<Integer, Integer>> shared = sharedBelow();
+      Neighbours neighbours = index.neighbours(settings.minShared());
       WordIndex words = wordIndex();
       Map<String, Integer> primaryOfKept = new HashMap<>();
       for (int unit = 0; unit < groupOf.length; unit++) {
         String keptAs = units.get(unit).keptAs();
         Integer home = keptAs == null ? null : primaryOfKept.get(keptAs);
-        groupOf[unit] = home != null ? home : primaryFor(unit, groupOf, shared, words);
+        groupOf[unit] = home != null ? home : primaryFor(unit, groupOf, neighbours, words);
         if (keptAs != null && home == null) {
           groupOf[unit] = unit;
           primaryOfKept.put(keptAs, unit);
@@ -187,15 +194,14 @@ public final class Grouping {
       return groupOf;
     }
 
-    private int primaryFor(
-        int unit, int[] groupOf, Map<Integer, Map<Integer, Integer>> shared, WordIndex words) {
+    private int primaryFor(int unit, int[] groupOf, Neighbours neighbours, WordIndex words) {
       int best = unit;
       int most = settings.minShared() - 1;
-      Map<Integer, Integer> earlier = new TreeMap<>(shared.getOrDefault(unit, Map.of()));
-      for (Map.Entry<Integer, Integer> other : earlier.entrySet()) {
-        if (groupOf[other.getKey()] == other.getKey() && other.getValue() > most) {
-          best = other.getKey();
-          most = other.getValue();
+      for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
+        int other = neighbours.unit(at);
+        if (other < unit && groupOf[other] == other && neighbours.shared(at) > most) {
+          best = other;
+          most = neighbours.shared(at);
         }
       }
       if (best != unit) {
@@ -204,14 +210,6 @@ public final class Grouping {
       int alike = words.nearest(unit).orElse(unit);
       boolean wordsDecide = units.get(unit).pages().isEmpty() || units.get(alike).pages().isEmpty();
       return wordsDecide ? alike : unit;
-    }
-
-    private Map<Integer, Map<Integer, Integer>> sharedBelow() {
-      Map<Integer, Map<Integer, Integer>> shared = new HashMap<>();
-      for (SharedPages.Pair pair : pairs(settings.minShared())) {
-        shared.computeIfAbsent(pair.b(), b -> new HashMap<>()).put(pair.a(), pair.shared());
-      }
-      return shared;
     }
 
     private Map<String, List<Integer>> keptUnits() {
@@ -223,10 +221,6 @@ public final class Grouping {
         }
       }
       return result;
-    }
-
-    private List<SharedPages.Pair> pairs(int shared) {
-      return new SharedPages(units.stream().map(Unit::pages).toList()).atLeast(shared);
     }
 
     private WordIndex wordIndex() {

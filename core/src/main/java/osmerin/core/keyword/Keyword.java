@@ -121,6 +121,11 @@ public final class Keyword {
         newer.pages.isEmpty() ? pages : newer.pages);
   }
 
+  /** This keyword with other ranking pages, best first. */
+  public Keyword withPages(List<PageAddress> others) {
+    return new Keyword(text, volume, difficulty, costPerClick, intent, others);
+  }
+
   @Override
   public boolean equals(@Nullable Object other) {
     return other instanceof Keyword that

@@ -2,6 +2,7 @@ package osmerin.core.group;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -9,6 +10,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -34,51 +36,150 @@ class GroupPartsTest {
       }
       pages.add(List.copyOf(some));
     }
-    List<SharedPages.Pair> pairs = new SharedPages(pages).atLeast(2);
-    List<SharedPages.Pair> byHand = new ArrayList<>();
+    Neighbours neighbours = new PageIndex(pages).neighbours(2);
     for (int a = 0; a < pages.size(); a++) {
-      for (int b = a + 1; b < pages.size(); b++) {
+      List<Integer> byHand = new ArrayList<>();
+      for (int b = 0; b < pages.size(); b++) {
         Set<PageAddress> both = new HashSet<>(pages.get(a));
         both.retainAll(pages.get(b));
-        if (both.size() >= 2) {
-          byHand.add(new SharedPages.Pair(a, b, both.size()));
+        if (a != b && both.size() >= 2) {
+          assertThat(neighbours.unit(neighbours.from(a) + byHand.size())).isEqualTo(b);
+          assertThat(neighbours.shared(neighbours.from(a) + byHand.size())).isEqualTo(both.size());
+          byHand.add(b);
         }
       }
+      assertThat(neighbours.of(a)).hasSize(byHand.size());
     }
-    assertThat(pairs).isEqualTo(byHand);
   }
 
   @Test
   void aPageOfTooManyUnitsIsNoEvidence() {
     List<List<PageAddress>> pages =
-        IntStream.rangeClosed(0, SharedPages.MOST_UNITS_OF_A_PAGE)
+        IntStream.rangeClosed(0, PageIndex.MOST_UNITS_OF_A_PAGE)
             .mapToObj(i -> List.of(new PageAddress("hub.example")))
             .toList();
-    assertThat(new SharedPages(pages).atLeast(1)).isEmpty();
-    assertThat(new SharedPages(pages.subList(0, 10)).atLeast(1)).hasSize(45);
+    assertThat(new PageIndex(pages).neighbours(1).of(0)).isEmpty();
+    assertThat(new PageIndex(pages.subList(0, 10)).neighbours(1).of(0)).hasSize(9);
+  }
+
+  @Test
+  void aPageOfMoreThanHalfOfAllIsNoEvidenceUnlessThereIsLittleElse() {
+    List<List<PageAddress>> hubs =
+        IntStream.range(0, 40)
+            .mapToObj(i -> numbered(Stream.of(1, 2, 3, 4, 10 + i * 5, 11 + i * 5, 12 + i * 5)))
+            .toList();
+    assertThat(new PageIndex(hubs).neighbours(1).of(0)).hasSize(39);
+    List<List<PageAddress>> withMoreOfTheirOwn =
+        IntStream.range(0, 40)
+            .mapToObj(i -> numbered(IntStream.range(0, 9).mapToObj(p -> p < 4 ? p : i * 9 + p + 9)))
+            .toList();
+    assertThat(new PageIndex(withMoreOfTheirOwn).neighbours(1).of(0)).isEmpty();
+  }
+
+  private static List<PageAddress> numbered(Stream<Integer> pages) {
+    return pages.map(p -> new PageAddress("p" + p + ".example")).toList();
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {5, 6, 7})
+  void profilesSayWhatTheirUnitsShareOnAverage(long seed) {
+    Random random = new Random(seed);
+    int[][] units = new int[14][];
+    for (int i = 0; i < units.length; i++) {
+      units[i] = random.ints(6, 0, 25).distinct().sorted().toArray();
+    }
+    Profile left = profile(units, 0, 9);
+    Profile right = profile(units, 9, 14);
+    assertThat(left.meanShared(right)).isCloseTo(mean(units, 0, 9, 9, 14), within(1e-9));
+    assertThat(right.meanShared(left)).isCloseTo(mean(units, 0, 9, 9, 14), within(1e-9));
+    assertThat(left.meanWithin()).isCloseTo(mean(units, 0, 9, 0, 9), within(1e-9));
+    assertThat(left.meanSharedWithOthers(Profile.of(units[3])))
+        .isCloseTo(mean(units, 3, 4, 0, 9), within(1e-9));
+    assertThat(Profile.of(new int[0]).meanShared(left)).isZero();
+  }
+
+  private static Profile profile(int[][] units, int from, int to) {
+    return IntStream.range(from, to)
+        .mapToObj(i -> Profile.of(units[i]))
+        .reduce(Profile::plus)
+        .orElseThrow();
+  }
+
+  /** Over all pairs of different units of the two ranges. */
+  private static double mean(int[][] units, int from, int to, int otherFrom, int otherTo) {
+    double sum = 0;
+    int pairs = 0;
+    for (int a = from; a < to; a++) {
+      for (int b = otherFrom; b < otherTo; b++) {
+        if (a != b) {
+          Set<Integer> both = new HashSet<>(IntStream.of(units[a]).boxed().toList());
+          both.retainAll(IntStream.of(units[b]).boxed().toList());
+          sum += both.size();
+          pairs++;
+        }
+      }
+    }
+    return sum / pairs;
   }
 
   @Test
   void twoClustersJoinOnlyWhenTheirUnitsShareEnoughOnAverage() {
-    Communities tight = new Communities(4, 3);
-    tight.join(pairs(new int[][] {{0, 1, 8}, {2, 3, 8}, {0, 2, 3}}));
-    assertThat(tight.find(0)).isEqualTo(tight.find(1));
-    assertThat(tight.find(2)).isEqualTo(tight.find(3));
-    assertThat(tight.find(0)).isNotEqualTo(tight.find(2));
-    Communities linked = new Communities(4, 3);
-    linked.join(pairs(new int[][] {{0, 1, 8}, {2, 3, 8}, {0, 2, 4}, {0, 3, 4}, {1, 2, 4}}));
-    assertThat(linked.find(0)).isEqualTo(linked.find(3));
+    String[] siblings = {"abcdefgh", "abcdefgi", "nopqrsabc", "nopqrstbc"};
+    Communities two = joined(siblings);
+    assertThat(two.find(0)).isEqualTo(two.find(1)).isNotEqualTo(two.find(2));
+    assertThat(two.find(2)).isEqualTo(two.find(3));
+    Communities one = joined("abcdefgh", "abcdefgi", "nopqabcd", "nopsabcd");
+    assertThat(one.find(0)).isEqualTo(one.find(3));
+  }
+
+  @Test
+  void aChainOfWeakLinksJoinsNothing() {
+    Communities chain = joined("abcdefgh", "fghijklm", "klmnopqr", "pqrstuvw");
+    assertThat(IntStream.range(0, 4).map(chain::find).distinct().count()).isGreaterThan(1);
   }
 
   @Test
   void whatWasKeptApartIsNeverJoined() {
-    Communities communities = new Communities(4, 3);
+    String[] alike = {"abcdefgh", "abcdefgh", "abcdefgi", "abcdefgi"};
+    PageIndex index = lettered(alike);
+    Communities communities = new Communities(index, index.neighbours(3), 3);
     communities.keepTogether(List.of(0, 1));
     communities.keepTogether(List.of(2));
-    communities.join(pairs(new int[][] {{0, 2, 10}, {1, 2, 10}, {2, 3, 10}}));
+    communities.join();
     assertThat(communities.find(0)).isEqualTo(communities.find(1));
     assertThat(communities.find(0)).isNotEqualTo(communities.find(2));
     assertThat(communities.find(3)).isEqualTo(communities.find(2));
+  }
+
+  private static Communities joined(String... units) {
+    PageIndex index = lettered(units);
+    Communities communities = new Communities(index, index.neighbours(3), 3);
+    communities.join();
+    return communities;
+  }
+
+  /** Units whose pages are letters. */
+  private static PageIndex lettered(String... units) {
+    return new PageIndex(Stream.of(units).map(u -> numbered(u.chars().boxed())).toList());
+  }
+
+  @Test
+  void betweenTwoGroupsThatPagesPutAUnitIntoItsWordsDecide() {
+    String[] pages = {"abcdefg", "abcdefg", "tuvwxyz", "tuvwxyz", "abcduvwx"};
+    List<Set<String>> words =
+        List.of(
+            Set.of("kiln", "shelf"),
+            Set.of("kiln", "prop"),
+            Set.of("glaze", "bucket"),
+            Set.of("glaze", "sieve"),
+            Set.of("glaze", "lid"));
+    PageIndex index = lettered(pages);
+    Settling settling = new Settling(index, index.neighbours(3), words, new boolean[5]);
+    assertThat(settling.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 2);
+    Settling held =
+        new Settling(
+            index, index.neighbours(3), words, new boolean[] {true, true, true, true, true});
+    assertThat(held.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 0);
   }
 
   @Test
@@ -152,10 +253,6 @@ class GroupPartsTest {
     int stricter =
         new Grouping(new GroupingSettings(minShared + 1, 10, Mode.STRICT)).group(keywords).size();
     assertThat(stricter).isGreaterThanOrEqualTo(here);
-  }
-
-  private static List<SharedPages.Pair> pairs(int[][] pairs) {
-    return java.util.Arrays.stream(pairs).map(p -> new SharedPages.Pair(p[0], p[1], p[2])).toList();
   }
 
   private static Demand demand(Keyword... keywords) {

@@ -8,6 +8,8 @@ public enum Column {
   COST_PER_CLICK("Cost per click"),
   INTENT("Intent"),
   RANKING_PAGES("Ranking pages"),
+  /** Of the one ranking page of the row: the file has a row for each page. */
+  POSITION("Position of the page"),
   /** Nothing we read. */
   OTHER("not read");
 

@@ -3,85 +3,126 @@ package osmerin.formats.keywords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Pattern;
 import osmerin.core.keyword.Figure;
 import osmerin.core.keyword.NumberPattern;
 import osmerin.core.keyword.PageAddress;
-import osmerin.formats.text.Delimiter.Row;
+import osmerin.formats.table.Row;
+import osmerin.formats.table.Source;
 
-/** Guesses which column is which: by the header's words, or by what stands in it. */
+/**
+ * Guesses from the first rows which of them is the header and which column is which: by the
+ * header's words, by what stands below, or both.
+ */
 final class ColumnGuess {
-  /** A header names a column when it matches; the first that does in this order. */
-  private enum HeaderWords {
-    DIFFICULTY(
-        Column.DIFFICULTY,
-        "kd|kd ?%|keyword difficulty|difficulty|difficulty score|seo difficulty|competition index"),
-    COST_PER_CLICK(Column.COST_PER_CLICK, "cpc.*|cost per click.*|avg\\.? cpc.*|top of page bid.*"),
-    INTENT(Column.INTENT, "intent|intents|search intent|keyword intent|user intent"),
-    RANKING_PAGES(
-        Column.RANKING_PAGES,
-        "urls?|serp.*|ranking (pages?|urls?)|top (10|ten|20|pages|urls|results).*|results|pages"
-            + "|addresses|ranking addresses"),
-    VOLUME(
-        Column.VOLUME,
-        "volume.*|search volume.*|sv|searches.*|monthly searches|avg\\.? monthly searches.*"
-            + "|average monthly searches|monthly volume|monthly search volume|global volume|demand"),
-    KEYWORD(
-        Column.KEYWORD,
-        "keywords?|key ?phrases?|queries|query|search quer(y|ies)|search terms?|top queries|phrases?"
-            + "|keyword ?text|terms?");
+  /** Titles above the header are looked for in so many rows. */
+  private static final int ROWS_WITH_TITLES = 10;
 
-    private final Column column;
-    private final Pattern words;
+  /** A page beyond this place is on no list. */
+  private static final int LAST_POSITION = 100;
 
-    HeaderWords(Column column, String words) {
-      this.column = column;
-      this.words = Pattern.compile(words);
+  private final List<Row> rows;
+
+  /**
+   * @param rows the first of the file, at least one
+   */
+  ColumnGuess(List<Row> rows) {
+    this.rows = rows;
+  }
+
+  FileReading reading(Source source) {
+    return reading(source, headerRow());
+  }
+
+  FileReading reading(Source source, int headerRow) {
+    List<Row> below = rows.subList(Math.min(headerRow, rows.size()), rows.size());
+    List<Column> columns =
+        headerRow > 0 && headerRow <= rows.size()
+            ? fromHeader(rows.get(headerRow - 1), below)
+            : fromContent(below);
+    return new FileReading(source, headerRow, columns);
+  }
+
+  /** The row that names a keyword column, else the first if it can be a header, else none. */
+  private int headerRow() {
+    for (int i = 0; i < Math.min(ROWS_WITH_TITLES, rows.size()); i++) {
+      if (rows.get(i).fields().stream().anyMatch(f -> HeaderWords.column(f) == Column.KEYWORD)) {
+        return i + 1;
+      }
     }
+    return canBeHeader(rows.get(0)) ? 1 : 0;
   }
 
-  private ColumnGuess() {}
-
-  /** Whether the first row names columns: it has a known name, or no figure and no address. */
-  static boolean hasHeader(Row first) {
-    boolean named = first.fields().stream().anyMatch(f -> byHeader(f) != Column.OTHER);
-    boolean onlyNames = first.fields().stream().noneMatch(f -> isFigure(f) || isPages(f));
-    return named || (onlyNames && first.fields().size() > 1);
+  /** Two names of ours, or several names without any figure or address among them. */
+  private static boolean canBeHeader(Row row) {
+    long known = row.fields().stream().filter(f -> HeaderWords.column(f) != Column.OTHER).count();
+    boolean onlyNames = row.fields().stream().noneMatch(f -> isFigure(f) || isPages(f));
+    return onlyNames && (known > 0 || row.fields().size() > 1);
   }
 
-  /** One column for each field of the header; none twice but {@link Column#OTHER}. */
-  static List<Column> fromHeader(Row header) {
+  /** One column for each field; none twice but ranking pages and {@link Column#OTHER}. */
+  private static List<Column> fromHeader(Row header, List<Row> below) {
     List<Column> columns = new ArrayList<>();
     Set<Column> taken = EnumSet.noneOf(Column.class);
-    for (String field : header.fields()) {
-      Column column = byHeader(field);
-      columns.add(column != Column.OTHER && taken.add(column) ? column : Column.OTHER);
+    for (int i = 0; i < header.fields().size(); i++) {
+      Column column = HeaderWords.column(header.field(i));
+      if (column == Column.RANKING_PAGES) {
+        columns.add(areMostlyFigures(cells(below, i)) ? Column.OTHER : column);
+      } else {
+        columns.add(column != Column.OTHER && taken.add(column) ? column : Column.OTHER);
+      }
+    }
+    return withoutLonePosition(columns);
+  }
+
+  /** A position says something only of one ranking page beside it. */
+  private static List<Column> withoutLonePosition(List<Column> columns) {
+    boolean one = columns.stream().filter(c -> c == Column.RANKING_PAGES).count() == 1;
+    if (!one) {
+      columns.replaceAll(c -> c == Column.POSITION ? Column.OTHER : c);
     }
     return columns;
   }
 
-  /** For a file without a header, from its first rows. */
-  static List<Column> fromContent(List<Row> rows) {
+  private static boolean areMostlyFigures(List<String> cells) {
+    return cells.stream().filter(ColumnGuess::isFigure).count() * 2 > cells.size();
+  }
+
+  /** For a file without a header. */
+  private static List<Column> fromContent(List<Row> rows) {
     int width = rows.stream().mapToInt(row -> row.fields().size()).max().orElse(0);
     Column[] columns = new Column[width];
     Arrays.fill(columns, Column.OTHER);
     Set<Column> taken = EnumSet.noneOf(Column.class);
+    boolean oneForEachPage = hasARowForEachPage(rows, width);
     for (int i = 0; i < width; i++) {
-      int at = i;
-      List<String> cells =
-          rows.stream().map(row -> row.field(at)).filter(cell -> !cell.isBlank()).toList();
-      Column column = byContent(cells, taken);
-      if (column != Column.OTHER && taken.add(column)) {
+      Column column = byContent(cells(rows, i), taken, oneForEachPage);
+      if (column == Column.RANKING_PAGES || (column != Column.OTHER && taken.add(column))) {
         columns[i] = column;
       }
     }
     return List.of(columns);
   }
 
-  private static Column byContent(List<String> cells, Set<Column> taken) {
+  /** The phrases repeat, since each has a row for each of its pages. */
+  private static boolean hasARowForEachPage(List<Row> rows, int width) {
+    for (int i = 0; i < width; i++) {
+      List<String> cells = cells(rows, i);
+      boolean phrases = cells.stream().noneMatch(c -> isFigure(c) || isPages(c));
+      if (phrases && cells.size() > 1) {
+        return new HashSet<>(cells).size() * 2 <= cells.size();
+      }
+    }
+    return false;
+  }
+
+  private static List<String> cells(List<Row> rows, int place) {
+    return rows.stream().map(row -> row.field(place)).filter(cell -> !cell.isBlank()).toList();
+  }
+
+  private static Column byContent(List<String> cells, Set<Column> taken, boolean oneForEachPage) {
     if (cells.isEmpty()) {
       return Column.OTHER;
     }
@@ -92,6 +133,9 @@ final class ColumnGuess {
       boolean intents = cells.stream().allMatch(c -> IntentCell.read(c).isPresent());
       return intents && taken.contains(Column.KEYWORD) ? Column.INTENT : Column.KEYWORD;
     }
+    if (oneForEachPage && cells.stream().allMatch(ColumnGuess::isPosition)) {
+      return Column.POSITION;
+    }
     if (!taken.contains(Column.VOLUME)) {
       return Column.VOLUME;
     }
@@ -101,14 +145,10 @@ final class ColumnGuess {
         : Column.DIFFICULTY;
   }
 
-  private static Column byHeader(String field) {
-    String name = field.strip().toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll("\\s+", " ");
-    for (HeaderWords words : HeaderWords.values()) {
-      if (words.words.matcher(name).matches()) {
-        return words.column;
-      }
-    }
-    return Column.OTHER;
+  private static boolean isPosition(String cell) {
+    return cell.strip().matches("\\d{1,3}")
+        && Integer.parseInt(cell.strip()) <= LAST_POSITION
+        && Integer.parseInt(cell.strip()) > 0;
   }
 
   private static boolean isFigure(String cell) {

@@ -30,8 +30,7 @@ public final class GroupFile {
 
   /** Writes all groups of all topics; the groups in order of demand whatever their topic. */
   public static void write(List<KeywordGroup> groups, List<Topic> topics, Writer out) {
-    Map<KeywordGroup, String> topicOf = new IdentityHashMap<>();
-    topics.forEach(topic -> topic.groups().forEach(group -> topicOf.put(group, topic.name())));
+    Map<KeywordGroup, String> topicOf = topicNames(topics);
     try (CsvWriter csv = CsvWriter.builder().build(out)) {
       csv.writeRecord(HEADER);
       for (KeywordGroup group : groups) {
@@ -41,6 +40,12 @@ public final class GroupFile {
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
     }
+  }
+
+  static Map<KeywordGroup, String> topicNames(List<Topic> topics) {
+    Map<KeywordGroup, String> topicOf = new IdentityHashMap<>();
+    topics.forEach(topic -> topic.groups().forEach(group -> topicOf.put(group, topic.name())));
+    return topicOf;
   }
 
   private static List<String> record(KeywordGroup group, String topic, Membership member) {
@@ -58,12 +63,12 @@ public final class GroupFile {
         number(member.sharedWithPrimary()));
   }
 
-  private static String number(@Nullable Number number) {
+  static String number(@Nullable Number number) {
     return number == null ? "" : number.toString();
   }
 
   /** A spreadsheet would run a cell that begins like a formula. */
-  private static String defused(String text) {
+  static String defused(String text) {
     return text.matches("(?s)[=+@\\t\\r-].*") ? "'" + text : text;
   }
 }

@@ -1,44 +1,53 @@
 package osmerin.formats.keywords;
 
-import java.nio.charset.Charset;
 import java.util.List;
 import java.util.stream.IntStream;
-import osmerin.formats.text.DecodedText;
-import osmerin.formats.text.Delimiter;
-import osmerin.formats.text.Delimiter.Row;
+import osmerin.formats.table.Row;
+import osmerin.formats.table.Source;
+import osmerin.formats.table.TableFile;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
 /**
- * A file of keyword research, from any tool. First {@link #guess} how to read it, then {@link
- * #preview} what would be read, then {@link #read}.
+ * A file of keyword research, from any tool: delimited text or a spreadsheet. First {@link #guess}
+ * how to read it, then {@link #preview} what would be read, then {@link #read}.
  */
 public final class KeywordFile {
   private static final int ROWS_TO_GUESS_FROM = 200;
 
-  private final byte[] bytes;
+  private final TableFile table;
 
+  /**
+   * A file in memory.
+   *
+   * @param bytes are kept, not copied
+   */
   public KeywordFile(byte[] bytes) {
-    this.bytes = bytes.clone();
+    table = new TableFile(bytes);
+  }
+
+  /** The names of the sheets to choose from; none when it is text. */
+  public List<String> sheets() {
+    return table.sheets();
   }
 
   /**
    * How the file seems to be written.
    *
-   * @throws UnreadableFileException when it is empty, no text, or breaks off
+   * @throws UnreadableFileException when it is empty, no table, or breaks off
    */
   public FileReading guess() {
-    DecodedText text = DecodedText.of(bytes);
-    return guess(text.charset(), Delimiter.guess(text.text()));
+    return guess(table.guess());
   }
 
-  /** The columns as they seem to be in a given encoding and with a given delimiter. */
-  public FileReading guess(Charset charset, Delimiter delimiter) {
-    List<Row> rows = rows(charset, delimiter, ROWS_TO_GUESS_FROM);
-    boolean header = ColumnGuess.hasHeader(rows.get(0));
-    List<Column> columns =
-        header ? ColumnGuess.fromHeader(rows.get(0)) : ColumnGuess.fromContent(rows);
-    return new FileReading(charset, delimiter, header, columns);
+  /** The columns as they seem to be in a given place or encoding. */
+  public FileReading guess(Source source) {
+    return new ColumnGuess(rows(source, ROWS_TO_GUESS_FROM)).reading(source);
+  }
+
+  /** The columns as they seem to be under a given header. */
+  public FileReading guess(Source source, int headerRow) {
+    return new ColumnGuess(rows(source, ROWS_TO_GUESS_FROM)).reading(source, headerRow);
   }
 
   /**
@@ -50,18 +59,21 @@ public final class KeywordFile {
 
   /** The first rows under a reading. */
   public Preview preview(FileReading reading, int limit) {
-    List<Row> rows = rows(reading.charset(), reading.delimiter(), limit + 1L);
-    int width = rows.stream().mapToInt(row -> row.fields().size()).max().orElse(0);
+    List<Row> rows = rows(reading.source(), reading.headerRow() + (long) limit);
+    List<Row> below = rows.subList(Math.min(reading.headerRow(), rows.size()), rows.size());
+    int width =
+        rows.stream()
+            .skip(Math.max(0, reading.headerRow() - 1))
+            .mapToInt(row -> row.fields().size())
+            .max()
+            .orElse(0);
+    boolean named = reading.header() && reading.headerRow() <= rows.size();
     List<String> names =
         IntStream.range(0, width)
-            .mapToObj(i -> reading.header() ? rows.get(0).field(i) : "Column " + (i + 1))
+            .mapToObj(i -> named ? rows.get(reading.headerRow() - 1).field(i) : "Column " + (i + 1))
             .toList();
     List<List<String>> shown =
-        rows.stream()
-            .skip(reading.header() ? 1 : 0)
-            .limit(limit)
-            .map(row -> IntStream.range(0, width).mapToObj(row::field).toList())
-            .toList();
+        below.stream().map(row -> IntStream.range(0, width).mapToObj(row::field).toList()).toList();
     return new Preview(names, shown);
   }
 
@@ -71,9 +83,45 @@ public final class KeywordFile {
    * @throws UnreadableFileException when the reading has no keyword column, or the file breaks off
    */
   public KeywordRows read(FileReading reading) {
+    return read(reading, rows -> {});
+  }
+
+  /**
+   * Reads all rows.
+   *
+   * @param progress is told from time to time how many rows are read
+   */
+  public KeywordRows read(FileReading reading, Progress progress) {
     requireKeywords(reading);
-    List<Row> rows = rows(reading.charset(), reading.delimiter(), Long.MAX_VALUE);
-    return new RowReader(reading, reading.header() ? rows.subList(1, rows.size()) : rows).read();
+    NumberColumns numbers = numbers(reading);
+    return table.read(
+        reading.source(),
+        rows -> new RowReader(reading, numbers, progress).read(rows.skip(reading.headerRow())));
+  }
+
+  /** Told how far reading is. */
+  public interface Progress {
+    void rows(int read);
+  }
+
+  /**
+   * Reads with the guessed reading.
+   *
+   * @throws UnreadableFileException when no column looks like keywords, or the file breaks off
+   */
+  public KeywordRows read() {
+    return read(guess());
+  }
+
+  /** Rows below the header. */
+  public int count(FileReading reading) {
+    return table.read(
+        reading.source(), rows -> (int) Math.max(0, rows.count() - reading.headerRow()));
+  }
+
+  private NumberColumns numbers(FileReading reading) {
+    return table.read(
+        reading.source(), rows -> NumberColumns.of(reading, rows.skip(reading.headerRow())));
   }
 
   /**
@@ -90,13 +138,8 @@ public final class KeywordFile {
     }
   }
 
-  /** Reads with the guessed reading. */
-  public KeywordRows read() {
-    return read(guess());
-  }
-
-  private List<Row> rows(Charset charset, Delimiter delimiter, long limit) {
-    List<Row> rows = delimiter.rows(DecodedText.of(bytes, charset).text(), limit);
+  private List<Row> rows(Source source, long limit) {
+    List<Row> rows = table.read(source, all -> all.limit(limit).toList());
     if (rows.isEmpty()) {
       throw new UnreadableFileException(Fault.EMPTY, "The file has no rows.");
     }

@@ -1,7 +1,10 @@
 package osmerin.formats.keywords;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.PageAddress;
 
 /**
  * What a keyword file holds.
@@ -16,6 +19,24 @@ public record KeywordRows(
   public KeywordRows {
     keywords = List.copyOf(keywords);
     problems = List.copyOf(problems);
+  }
+
+  /**
+   * Keywords with the ranking pages that another file has for them; who is not in it keeps its own.
+   *
+   * @param ranking keywords with ranking pages; those that are not among the keywords are passed
+   *     over
+   */
+  public static List<Keyword> withPages(List<Keyword> keywords, List<Keyword> ranking) {
+    Map<String, List<PageAddress>> pagesOf = new HashMap<>();
+    ranking.forEach(k -> pagesOf.put(k.normal(), k.pages()));
+    return keywords.stream()
+        .map(
+            k -> {
+              List<PageAddress> pages = pagesOf.getOrDefault(k.normal(), List.of());
+              return pages.isEmpty() ? k : k.withPages(pages);
+            })
+        .toList();
   }
 
   /** Rows that were left out. */

@@ -3,10 +3,16 @@ package osmerin.formats.keywords;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Figure;
@@ -15,7 +21,7 @@ import osmerin.core.keyword.NormalForm;
 import osmerin.core.keyword.NumberPattern;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Volume;
-import osmerin.formats.text.Delimiter.Row;
+import osmerin.formats.table.Row;
 
 /** Turns rows into keywords; one reader for one file. */
 final class RowReader {
@@ -30,42 +36,76 @@ final class RowReader {
 
   private static final double MOST_SEARCHES = 1e12;
   private static final int SHOWN = 80;
+  private static final int ROWS_BETWEEN_TELLING = 2_000;
+  private static final Pattern SPACE = Pattern.compile("\\s+");
 
   private final FileReading reading;
-  private final List<Row> rows;
-  private final NumberPattern wholeNumbers;
-  private final NumberPattern decimals;
+  private final NumberColumns numbers;
+  private final KeywordFile.Progress progress;
+  private final int[] pageColumns;
   private final List<RowProblem> problems = new ArrayList<>();
+  private final Map<String, Keyword> keywords = new LinkedHashMap<>();
+  private final Map<String, TreeMap<Integer, PageAddress>> positions = new HashMap<>();
+  private final Map<PageAddress, PageAddress> known = new HashMap<>();
+  private final Set<String> met = new HashSet<>();
+  private int rows;
+  private int repeated;
 
-  RowReader(FileReading reading, List<Row> rows) {
+  RowReader(FileReading reading, NumberColumns numbers, KeywordFile.Progress progress) {
     this.reading = reading;
-    this.rows = rows;
-    List<String> volumes = cells(Column.VOLUME);
-    NumberPattern money = NumberPattern.of(cells(Column.COST_PER_CLICK));
-    NumberPattern difficulty = NumberPattern.of(cells(Column.DIFFICULTY));
-    NumberPattern elsewhere = money != NumberPattern.UNDECIDED ? money : difficulty;
-    this.wholeNumbers = NumberPattern.ofWholeNumbers(volumes, elsewhere);
-    this.decimals = elsewhere != NumberPattern.UNDECIDED ? elsewhere : NumberPattern.of(volumes);
+    this.numbers = numbers;
+    this.progress = progress;
+    this.pageColumns = reading.places(Column.RANKING_PAGES);
   }
 
-  KeywordRows read() {
-    Map<String, Keyword> keywords = new LinkedHashMap<>();
-    int repeated = 0;
-    for (Row row : rows) {
-      try {
-        Keyword keyword = keyword(row);
-        repeated += keywords.containsKey(keyword.normal()) ? 1 : 0;
-        keywords.merge(keyword.normal(), keyword, Keyword::updatedBy);
-      } catch (RejectedRow e) {
-        problems.add(new RowProblem(row.line(), shown(row), e.getMessage(), true));
-      }
+  KeywordRows read(Stream<Row> all) {
+    all.forEach(this::read);
+    progress.rows(rows);
+    List<Keyword> read =
+        keywords.values().stream()
+            .map(k -> positions.containsKey(k.normal()) ? withPages(k) : k)
+            .toList();
+    return new KeywordRows(rows, read, repeated, problems);
+  }
+
+  private void read(Row row) {
+    if (++rows % ROWS_BETWEEN_TELLING == 0) {
+      progress.rows(rows);
     }
-    return new KeywordRows(rows.size(), List.copyOf(keywords.values()), repeated, problems);
+    try {
+      Keyword keyword = keyword(row);
+      if (reading.isLong()) {
+        addPosition(row, keyword);
+      } else if (!met.add(keyword.normal())) {
+        repeated++;
+      }
+      keywords.merge(keyword.normal(), keyword, Keyword::updatedBy);
+    } catch (RejectedRow e) {
+      problems.add(new RowProblem(row.line(), shown(row), e.getMessage(), true));
+    }
   }
 
-  private List<String> cells(Column column) {
-    int place = reading.place(column);
-    return place < 0 ? List.of() : rows.stream().map(row -> row.field(place).strip()).toList();
+  /** Of two pages at one position the first counts; one without a position comes last. */
+  private void addPosition(Row row, Keyword keyword) throws RejectedRow {
+    String cell = cell(row, Column.POSITION).strip();
+    if (!cell.isEmpty() && !cell.matches("\\d{1,4}(?:[.,]0+)?")) {
+      throw new RejectedRow("position “" + shortened(cell) + "” is no number");
+    }
+    TreeMap<Integer, PageAddress> its =
+        positions.computeIfAbsent(keyword.normal(), k -> new TreeMap<>());
+    for (PageAddress page : keyword.pages()) {
+      int last = its.isEmpty() ? 0 : its.lastKey();
+      int position = cell.isEmpty() ? Math.max(last, Keyword.MAX_PAGES) + 1 : number(cell);
+      its.putIfAbsent(position, page);
+    }
+  }
+
+  private static int number(String cell) {
+    return Integer.parseInt(cell.split("[.,]")[0]);
+  }
+
+  private Keyword withPages(Keyword k) {
+    return k.withPages(List.copyOf(positions.get(k.normal()).values()));
   }
 
   private String cell(Row row, Column column) {
@@ -74,7 +114,7 @@ final class RowReader {
   }
 
   private Keyword keyword(Row row) throws RejectedRow {
-    String text = cell(row, Column.KEYWORD).strip().replaceAll("\\s+", " ");
+    String text = SPACE.matcher(cell(row, Column.KEYWORD).strip()).replaceAll(" ");
     if (NormalForm.of(text).isEmpty()) {
       throw new RejectedRow("no keyword in this row");
     }
@@ -86,7 +126,7 @@ final class RowReader {
   }
 
   private @Nullable Volume volume(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.VOLUME, wholeNumbers);
+    Figure.Known known = figure(row, Column.VOLUME, numbers.whole());
     if (known == null) {
       return null;
     }
@@ -97,7 +137,7 @@ final class RowReader {
   }
 
   private @Nullable Integer difficulty(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.DIFFICULTY, decimals);
+    Figure.Known known = figure(row, Column.DIFFICULTY, numbers.decimals());
     if (known != null && known.value() > 100) {
       throw new RejectedRow(
           "difficulty “" + cell(row, Column.DIFFICULTY).strip() + "” is not between 0 and 100");
@@ -106,7 +146,7 @@ final class RowReader {
   }
 
   private @Nullable BigDecimal costPerClick(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.COST_PER_CLICK, decimals);
+    Figure.Known known = figure(row, Column.COST_PER_CLICK, numbers.decimals());
     if (known != null && known.value() > 1_000_000) {
       throw new RejectedRow(
           "cost per click “" + cell(row, Column.COST_PER_CLICK).strip() + "” is beyond belief");
@@ -128,7 +168,7 @@ final class RowReader {
   /** An intent or an address that cannot be read costs only its cell, not the row. */
   private @Nullable SearchIntent intent(Row row, String text) {
     String cell = cell(row, Column.INTENT);
-    if (Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
+    if (cell.isEmpty() || Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
       return null;
     }
     Optional<SearchIntent> intent = IntentCell.read(cell);
@@ -140,15 +180,30 @@ final class RowReader {
   }
 
   private List<PageAddress> pages(Row row, String text) {
-    List<String> pieces = PagesCell.pieces(cell(row, Column.RANKING_PAGES));
-    List<PageAddress> pages =
-        pieces.stream().map(PageAddress::of).flatMap(Optional::stream).toList();
-    if (pages.size() < pieces.size() && !Figure.NO_FIGURE.contains(pieces.get(0))) {
-      int lost = pieces.size() - pages.size();
-      String reason = lost + " of " + pieces.size() + " ranking pages are no web address";
+    List<PageAddress> pages = new ArrayList<>();
+    int lost = 0;
+    for (int column : pageColumns) {
+      List<String> pieces = PagesCell.pieces(row.field(column));
+      if (!pieces.isEmpty() && Figure.NO_FIGURE.contains(pieces.get(0))) {
+        continue;
+      }
+      for (String piece : pieces) {
+        Optional<PageAddress> page = PageAddress.of(piece);
+        page.ifPresent(p -> pages.add(once(p)));
+        lost += page.isPresent() ? 0 : 1;
+      }
+    }
+    if (lost > 0) {
+      String reason = lost + " of " + (pages.size() + lost) + " ranking pages are no web address";
       problems.add(new RowProblem(row.line(), text, reason, false));
     }
     return pages;
+  }
+
+  /** Many keywords have the same pages; each is kept once. */
+  private PageAddress once(PageAddress page) {
+    PageAddress before = known.putIfAbsent(page, page);
+    return before == null ? page : before;
   }
 
   private String shown(Row row) {

@@ -1,5 +1,11 @@
 package osmerin.formats.text;
 
+import java.io.BufferedReader;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.Reader;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -37,8 +43,8 @@ public record DecodedText(Charset charset, String text) {
           "47494638", "a GIF picture",
           "52494646", "a picture or sound",
           "25504446", "a PDF document",
-          "504b0304", "a ZIP archive or a spreadsheet (save it as CSV first)",
-          "d0cf11e0", "an old spreadsheet (save it as CSV first)",
+          "504b0304", "a ZIP archive",
+          "d0cf11e0", "an old spreadsheet (save it as XLSX or CSV first)",
           "1f8b", "a compressed file");
 
   /**
@@ -62,6 +68,22 @@ public record DecodedText(Charset charset, String text) {
     return new DecodedText(charset, unmarked);
   }
 
+  /** Reads a file in a given encoding bit by bit, without its byte order mark. */
+  public static Reader reader(byte[] bytes, Charset charset) {
+    refuseWhatIsNoText(bytes);
+    BufferedReader reader =
+        new BufferedReader(new InputStreamReader(new ByteArrayInputStream(bytes), charset));
+    try {
+      reader.mark(1);
+      if (reader.read() != '\uFEFF') {
+        reader.reset();
+      }
+      return reader;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   private static void refuseWhatIsNoText(byte[] bytes) {
     if (bytes.length == 0) {
       throw new UnreadableFileException(Fault.EMPTY, "The file is empty.");
@@ -74,7 +96,7 @@ public record DecodedText(Charset charset, String text) {
         (signature, what) -> {
           if (start.toString().startsWith(signature)) {
             throw new UnreadableFileException(
-                Fault.NOT_TEXT, "This is no CSV file: inside it is " + what + ".");
+                Fault.NOT_TEXT, "This is no table: inside it is " + what + ".");
           }
         });
     if (zeroShare(bytes, 0) + zeroShare(bytes, 1) > 0 && utf16ByZeros(bytes).isEmpty()) {

@@ -3,9 +3,12 @@ package osmerin.formats.text;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
+import java.io.Reader;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Stream;
+import osmerin.formats.table.Row;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
 /** What parts the fields of a row. */
@@ -62,7 +65,7 @@ public enum Delimiter {
   /** Share of rows with the commonest number of fields (two or more), times a little for more. */
   private double score(String head) {
     List<Integer> widths = new ArrayList<>();
-    try (CsvReader<CsvRecord> rows = reader(head)) {
+    try (CsvReader<CsvRecord> rows = options().ofCsvRecord(head)) {
       rows.stream().limit(ROWS_LOOKED_AT).forEach(row -> widths.add(row.getFieldCount()));
     } catch (CsvParseException e) {
       // The cut may fall into a quoted field; the rows before it still count.
@@ -80,31 +83,16 @@ public enum Delimiter {
     return as > bs || (as == bs && a >= b) ? a : b;
   }
 
-  /** A row of a file; {@code line} is where it begins, 1-based. */
-  public record Row(long line, List<String> fields) {
-    /** The field, empty when the row is shorter. */
-    public String field(int column) {
-      return column < fields.size() ? fields.get(column) : "";
-    }
-  }
-
   /**
-   * All rows; empty lines are left out.
+   * Hands all rows to a reader, one by one; empty lines are left out.
    *
    * @throws UnreadableFileException when a quoted field never ends or is broken, with its line
    */
-  public List<Row> rows(String text) {
-    return rows(text, Long.MAX_VALUE);
-  }
-
-  /** The first so many rows. */
-  public List<Row> rows(String text, long limit) {
-    try (CsvReader<CsvRecord> reader = reader(text);
-        Stream<CsvRecord> records = reader.stream()) {
-      return records
-          .limit(limit)
-          .map(record -> new Row(record.getStartingLineNumber(), record.getFields()))
-          .toList();
+  public <T> T read(Reader text, Function<Stream<Row>, T> reader) {
+    try (CsvReader<CsvRecord> csv = options().ofCsvRecord(text);
+        Stream<CsvRecord> records = csv.stream()) {
+      return reader.apply(
+          records.map(record -> new Row(record.getStartingLineNumber(), record.getFields())));
     } catch (CsvParseException e) {
       throw new UnreadableFileException(
           Fault.BROKEN, "The file breaks off: " + e.getMessage() + ". Check its quotation marks.");
@@ -113,11 +101,12 @@ public enum Delimiter {
     }
   }
 
-  private CsvReader<CsvRecord> reader(String text) {
+  private CsvReader.CsvReaderBuilder options() {
     return CsvReader.builder()
         .fieldSeparator(sign)
         .skipEmptyLines(true)
-        .maxBufferSize(64 * 1024 * 1024)
-        .ofCsvRecord(text);
+        .allowMissingFields(true)
+        .allowExtraFields(true)
+        .maxBufferSize(64 * 1024 * 1024);
   }
 }

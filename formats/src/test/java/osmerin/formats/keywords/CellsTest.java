@@ -84,7 +84,8 @@ class CellsTest {
     "Updated, OTHER"
   })
   void columnsAreKnownByTheirHeader(String header, Column column) {
-    KeywordFile file = file(header + ",whatever else\nkiln,x\n", Charset.forName("UTF-8"));
+    String cell = column == Column.RANKING_PAGES ? "kiln.example/a" : "kiln";
+    KeywordFile file = file(header + ",whatever else\n" + cell + ",x\n", Charset.forName("UTF-8"));
     assertThat(file.guess().columns().get(0)).isEqualTo(column);
   }
 

@@ -17,7 +17,6 @@ import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Volume;
 import osmerin.core.topic.Topics;
-import osmerin.formats.text.Delimiter;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -119,8 +118,7 @@ class KeywordFileTest {
     KeywordFile file = file("topic,clicks\nnight fishing,3\n");
     FileReading guessed = file.guess();
     FileReading corrected =
-        new FileReading(
-            guessed.charset(), Delimiter.COMMA, true, List.of(Column.KEYWORD, Column.OTHER));
+        new FileReading(guessed.source(), 1, List.of(Column.KEYWORD, Column.OTHER));
     assertThat(file.read(corrected).keywords())
         .extracting(Keyword::text)
         .containsExactly("night fishing");

@@ -2,10 +2,13 @@ package osmerin.formats.text;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.StringReader;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import osmerin.formats.table.Row;
 
 class DelimiterTest {
   @ParameterizedTest
@@ -30,7 +33,8 @@ class DelimiterTest {
 
   @Test
   void quotedFieldsMayHoldLineBreaksAndQuotes() {
-    List<Delimiter.Row> rows = Delimiter.COMMA.rows("a,b\n\"x\ny\",\"say \"\"hi\"\"\"\nlast,1\n");
+    String text = "a,b\n\"x\ny\",\"say \"\"hi\"\"\"\nlast,1\n";
+    List<Row> rows = Delimiter.COMMA.read(new StringReader(text), Stream::toList);
     assertThat(rows.get(1).fields()).containsExactly("x\ny", "say \"hi\"");
     assertThat(rows.get(2).line()).isEqualTo(4);
     assertThat(rows.get(0).field(7)).isEmpty();

@@ -1,0 +1,88 @@
+package osmerin.app.research;
+
+import java.nio.charset.Charset;
+import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.app.site.SiteContext;
+import osmerin.formats.keywords.Column;
+import osmerin.formats.keywords.FileReading;
+import osmerin.formats.keywords.KeywordFile;
+import osmerin.formats.table.Source;
+import osmerin.formats.text.Delimiter;
+
+/**
+ * How uploaded files are read: as they seem to be, with the columns that a person chose for the
+ * last file of the same header, and with what the person corrects now.
+ */
+@Component
+class Readings {
+  private final ResearchMapper research;
+
+  Readings(ResearchMapper research) {
+    this.research = research;
+  }
+
+  /** What a person corrected; what is null is guessed. */
+  record Corrections(
+      @Nullable Charset charset,
+      @Nullable Delimiter delimiter,
+      @Nullable String sheet,
+      @Nullable Integer headerRow,
+      @Nullable List<Column> columns) {
+
+    private Source source(Source guessed) {
+      if (guessed instanceof Source.Delimited text) {
+        return new Source.Delimited(
+            charset != null ? charset : text.charset(),
+            delimiter != null ? delimiter : text.delimiter());
+      }
+      return sheet != null ? new Source.Sheet(sheet) : guessed;
+    }
+  }
+
+  /** How a file is to be read. */
+  FileReading reading(SiteContext context, KeywordFile file, Corrections corrections) {
+    Source guessed = file.guess().source();
+    Source source = corrections.source(guessed);
+    FileReading reading =
+        corrections.headerRow() == null
+            ? file.guess(source)
+            : file.guess(source, Math.max(0, corrections.headerRow()));
+    List<Column> columns = corrections.columns();
+    // Columns chosen for another delimiter or sheet fit no longer.
+    if (columns != null && columns.size() == reading.columns().size()) {
+      return with(reading, columns);
+    }
+    return remembered(context, file, reading);
+  }
+
+  private FileReading remembered(SiteContext context, KeywordFile file, FileReading reading) {
+    if (!reading.header()) {
+      return reading;
+    }
+    return research
+        .findHeader(context.siteId(), names(file, reading))
+        .map(h -> h.columns().stream().map(Column::valueOf).toList())
+        .filter(columns -> columns.size() == reading.columns().size())
+        .map(columns -> with(reading, columns))
+        .orElse(reading);
+  }
+
+  /** Keeps what the columns hold for the next file of the same header. */
+  void remember(SiteContext context, KeywordFile file, FileReading reading) {
+    if (reading.header()) {
+      List<String> columns = reading.columns().stream().map(Column::name).toList();
+      research.rememberHeader(context.siteId(), names(file, reading), columns);
+    }
+  }
+
+  private static List<String> names(KeywordFile file, FileReading reading) {
+    return file.preview(reading, 1).names().stream().map(Objects::toString).toList();
+  }
+
+  private static FileReading with(FileReading reading, List<Column> columns) {
+    return new FileReading(reading.source(), reading.headerRow(), columns);
+  }
+}

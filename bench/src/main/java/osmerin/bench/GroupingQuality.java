@@ -1,0 +1,80 @@
+package osmerin.bench;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import osmerin.core.group.Grouping;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.GroupingSettings.Mode;
+import osmerin.core.keyword.Keyword;
+
+/** B-cubed figures of the grouping on made labelled sets, beside the plain way. */
+final class GroupingQuality {
+  private static final int SEEDS = 5;
+
+  private GroupingQuality() {}
+
+  static void run() {
+    System.out.printf(
+        "%-34s %8s | %-6s | %-20s | %-20s%n",
+        "labelled set", "keywords", "plain", "loose P R F1", "strict P R F1");
+    shapes().forEach(GroupingQuality::line);
+  }
+
+  private static Map<String, Shape> shapes() {
+    Shape p = Shape.PLAIN;
+    Map<String, Shape> shapes = new LinkedHashMap<>();
+    shapes.put("as it comes", p);
+    shapes.put("no siblings", with(p, 10, 0, 0.0, 0.0));
+    shapes.put("many hubs", with(p, 10, 4, 0.3, p.bridging()));
+    shapes.put("hubs that rank everywhere", with(p, 10, 2, 0.3, p.bridging()));
+    shapes.put("many bridging keywords", with(p, 10, 3, 0.12, 0.12));
+    shapes.put("results that vary", with(p, 12, 3, 0.15, p.bridging()));
+    shapes.put("results that vary much", with(p, 16, 3, 0.15, p.bridging()));
+    return shapes;
+  }
+
+  private static Shape with(Shape p, int own, int hubs, double hubShare, double bridging) {
+    return new Shape(
+        p.groups(), p.largest(), own, hubs, hubShare, p.strayShare(), bridging, p.withoutPages());
+  }
+
+  private static void line(String name, Shape shape) {
+    double plain = 0;
+    double[] loose = new double[3];
+    double[] strict = new double[3];
+    int keywords = 0;
+    for (int seed = 1; seed <= SEEDS; seed++) {
+      LabelledSet set = LabelledSet.of(shape, seed);
+      keywords += set.keywords().size();
+      plain += BCubed.of(EarlierSeed.group(set.keywords()), set.labels()).f1();
+      add(loose, BCubed.of(grouped(set.keywords(), Mode.LOOSE), set.labels()));
+      add(strict, BCubed.of(grouped(set.keywords(), Mode.STRICT), set.labels()));
+    }
+    System.out.printf(
+        "%-34s %8d | %.4f | %.4f %.4f %.4f | %.4f %.4f %.4f%n",
+        name,
+        keywords / SEEDS,
+        plain / SEEDS,
+        loose[0] / SEEDS,
+        loose[1] / SEEDS,
+        loose[2] / SEEDS,
+        strict[0] / SEEDS,
+        strict[1] / SEEDS,
+        strict[2] / SEEDS);
+  }
+
+  private static void add(double[] sums, BCubed figures) {
+    sums[0] += figures.precision();
+    sums[1] += figures.recall();
+    sums[2] += figures.f1();
+  }
+
+  private static Collection<List<String>> grouped(List<Keyword> keywords, Mode mode) {
+    return new Grouping(new GroupingSettings(3, 10, mode))
+        .group(keywords).stream()
+            .map(g -> g.members().stream().map(m -> m.keyword().normal()).toList())
+            .toList();
+  }
+}

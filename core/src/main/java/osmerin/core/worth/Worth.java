@@ -1,0 +1,84 @@
+package osmerin.core.worth;
+
+import org.jspecify.annotations.Nullable;
+import osmerin.core.group.Demand;
+
+/**
+ * What an article that answers a group is worth, with every part of the sum. What is not known
+ * makes unknown what follows from it, never zero.
+ *
+ * @param demand what people search for
+ * @param chance of page one, 0–1; null when the difficulty is unknown
+ * @param position to expect, 1–10; null like the chance
+ * @param clickShare at that position, 0–1; null like the chance
+ * @param visits a month: {@code chance · searches · clickShare}; null when the chance or the
+ *     searches are unknown
+ * @param weeks to page one; null when the difficulty is unknown
+ * @param hours of work, above 0
+ * @param yield visits a year for each hour of work: {@code 12 · visits / hours}; null when the
+ *     visits are unknown
+ */
+public record Worth(
+    Demand demand,
+    @Nullable Double chance,
+    @Nullable Double position,
+    @Nullable Double clickShare,
+    @Nullable Double visits,
+    @Nullable Weeks weeks,
+    double hours,
+    @Nullable Double yield) {
+  private static final int MONTHS = 12;
+
+  /**
+   * Works the worth of a group out.
+   *
+   * @param hours of work on the article, above 0
+   */
+  public static Worth of(Demand demand, SiteReach site, double hours) {
+    Double difficulty = demand.difficulty();
+    if (difficulty == null) {
+      return at(demand, null, null, site, null, hours);
+    }
+    double chance = site.chance(difficulty);
+    return at(demand, chance, site.position(chance), site, site.weeks(difficulty), hours);
+  }
+
+  /**
+   * The same at a position of somebody's choice, reached for certain.
+   *
+   * @param position 1–10
+   */
+  public static Worth atPosition(Demand demand, SiteReach site, double hours, double position) {
+    Double difficulty = demand.difficulty();
+    Weeks weeks = difficulty == null ? null : site.weeks(difficulty);
+    return at(demand, 1.0, position, site, weeks, hours);
+  }
+
+  private static Worth at(
+      Demand demand,
+      @Nullable Double chance,
+      @Nullable Double position,
+      SiteReach site,
+      @Nullable Weeks weeks,
+      double hours) {
+    if (!(hours > 0)) {
+      throw new IllegalArgumentException("hours " + hours + " are not above 0");
+    }
+    Double share = position == null ? null : site.curve().share(position);
+    Double visits =
+        share == null || chance == null || demand.searches() == null
+            ? null
+            : chance * demand.searches() * share;
+    Double yield = visits == null ? null : MONTHS * visits / hours;
+    return new Worth(demand, chance, position, share, visits, weeks, hours, yield);
+  }
+
+  /**
+   * Value a year for each hour of work; null when the visits or the value are unknown.
+   *
+   * @param perVisit what a visit is worth, in the site's currency
+   */
+  public @Nullable Double value(@Nullable Double perVisit) {
+    return yield == null || perVisit == null ? null : yield * perVisit;
+  }
+}
