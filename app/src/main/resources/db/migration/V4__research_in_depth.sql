@@ -10,3 +10,14 @@ create table known_header (
   columns text[] not null,
   constraint known_header_key primary key (site_id, header)
 );
+
+-- What a site can reach, and what a visit is worth to it by funnel stage.
+create table reach (
+  site_id       bigint primary key references site,
+  strength      int not null,
+  awareness     numeric(10, 2),
+  consideration numeric(10, 2),
+  decision      numeric(10, 2),
+  version       int not null default 0,
+  constraint reach_strength check (strength between 0 and 100)
+);

@@ -14,6 +14,8 @@ public enum Thing {
   IMPORT,
   /** Its id. */
   SITE,
+  /** Id of the site. */
+  REACH,
   /** Id of a person on the site. */
   PERSON
 }

@@ -17,9 +17,15 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.research.ResearchService.Group;
+import osmerin.app.research.ResearchService.GroupPage;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.Needs;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.worth.Worth;
+import osmerin.core.worth.SiteReach;
+import osmerin.app.reach.ReachService;
+import osmerin.app.reach.Reach;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
@@ -32,13 +38,16 @@ class ResearchController {
   private final ResearchService research;
   private final ArticleService articles;
   private final CommissionForm commissioning;
+  private final ReachService reach;
   private final History history;
 
   ResearchController(
       ResearchService research,
       ArticleService articles,
       CommissionForm commissioning,
+      ReachService reach,
       History history) {
+    this.reach = reach;
     this.research = research;
     this.articles = articles;
     this.commissioning = commissioning;
@@ -61,9 +70,13 @@ class ResearchController {
   String topic(
       SiteContext site,
       @PathVariable long id,
+      @RequestParam(required = false) @Nullable String sort,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
-    TopicPage topic = research.topic(site, id);
+    GroupOrder order = GroupOrder.of(sort);
+    TopicPage topic = research.topic(site, id, order);
+    model.addAttribute("order", order);
+    model.addAttribute("reach", reach.get(site));
     Paging paging = new Paging(page, PAGE, topic.groups().size());
     model.addAttribute("summary", topic.summary());
     model.addAttribute("groups", paging.of(topic.groups()));
@@ -85,8 +98,38 @@ class ResearchController {
     return "research/group-drawer";
   }
 
+  /** What the group would be worth at another strength, or at a position of choice. */
+  @GetMapping("/groups/{id}/worth")
+  @Needs(Right.READ)
+  String worth(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam int strength,
+      @RequestParam(required = false) @Nullable Integer position,
+      Model model) {
+    Group group = research.group(site, id).group();
+    Reach now = reach.get(site);
+    SiteReach there = SiteReach.of(Math.max(0, Math.min(100, strength)));
+    model.addAttribute("base", site.base());
+    model.addAttribute("g", group);
+    model.addAttribute("reach", now);
+    model.addAttribute("strength", (int) there.strength());
+    model.addAttribute("position", position);
+    model.addAttribute(
+        "worth",
+        position == null || position < 1 || position > 10
+            ? Worth.of(group.row().demand(), there, now.hours())
+            : Worth.atPosition(group.row().demand(), there, now.hours(), position));
+    return "research/worth :: worth";
+  }
+
   private void addGroup(SiteContext site, long id, Model model) {
-    model.addAttribute("page", research.group(site, id));
+    GroupPage page = research.group(site, id);
+    Reach now = reach.get(site);
+    model.addAttribute("page", page);
+    model.addAttribute("reach", now);
+    model.addAttribute("strength", now.strength());
+    model.addAttribute("worth", page.group().worth());
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
   }
 

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.group.Demand;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
 
@@ -29,7 +30,11 @@ interface ResearchMapper {
       SearchIntent intent,
       FunnelStage funnelStage,
       String intentReason,
-      @Nullable Instant archivedAt) {}
+      @Nullable Instant archivedAt) {
+    Demand demand() {
+      return new Demand(searches, atLeast, difficulty);
+    }
+  }
 
   /** A keyword in its group, and why it is there. */
   record MemberRow(

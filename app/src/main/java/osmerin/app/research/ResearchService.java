@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.core.worth.Worth;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
@@ -20,6 +21,8 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
+import osmerin.app.reach.Reach;
+import osmerin.app.reach.ReachService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
@@ -31,10 +34,13 @@ public class ResearchService implements Reversal {
 
   private final ResearchMapper research;
   private final ArticleService articles;
+  private final ReachService reach;
   private final History history;
 
-  ResearchService(ResearchMapper research, ArticleService articles, History history) {
+  ResearchService(
+      ResearchMapper research, ArticleService articles, ReachService reach, History history) {
     this.research = research;
+    this.reach = reach;
     this.articles = articles;
     this.history = history;
   }
@@ -43,8 +49,11 @@ public class ResearchService implements Reversal {
    * A group with the articles that answer it.
    *
    * @param articles by number; empty when the group is open
+   * @param worth to the site
+   * @param value a year for each hour of work, null when it is unknown
    */
-  public record Group(GroupRow row, List<GroupArticle> articles) {
+  public record Group(
+      GroupRow row, List<GroupArticle> articles, Worth worth, @Nullable Double value) {
     public boolean isOpen() {
       return articles.isEmpty() && row.archivedAt() == null;
     }
@@ -82,12 +91,12 @@ public class ResearchService implements Reversal {
    * All topics.
    *
    * @param topics by demand
-   * @param next open groups by demand, the first few
+   * @param next open groups by yield, the first few
    */
   public record Overview(
       List<TopicSummary> topics, List<Group> next, long groups, long keywords, long open) {}
 
-  /** A topic with its groups by demand. */
+  /** A topic with its groups. */
   public record TopicPage(TopicSummary summary, List<Group> groups) {}
 
   /** A group with its keywords, the primary one first. */
@@ -110,7 +119,8 @@ public class ResearchService implements Reversal {
                     .reversed()
                     .thenComparing(t -> t.topic().name()))
             .toList();
-    List<Group> open = groups.stream().filter(Group::isOpen).toList();
+    List<Group> open =
+        groups.stream().filter(Group::isOpen).sorted(GroupOrder.YIELD.comparator()).toList();
     return new Overview(
         topics,
         open.stream().limit(NEXT_SHOWN).toList(),
@@ -119,14 +129,15 @@ public class ResearchService implements Reversal {
         open.size());
   }
 
-  public TopicPage topic(SiteContext context, long id) {
+  public TopicPage topic(SiteContext context, long id, GroupOrder order) {
     TopicRow topic =
         research.topics(context.siteId()).stream()
             .filter(t -> t.id() == id)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("topic", id));
     List<Group> groups = groups(context, id);
-    return new TopicPage(summary(topic, groups), groups);
+    return new TopicPage(
+        summary(topic, groups), groups.stream().sorted(order.comparator()).toList());
   }
 
   public GroupPage group(SiteContext context, long id) {
@@ -134,7 +145,8 @@ public class ResearchService implements Reversal {
         research
             .findGroup(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("keyword group", id));
-    Group group = new Group(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()));
+    List<GroupArticle> answers = articles.byGroup(context.siteId()).getOrDefault(id, List.of());
+    Group group = weighed(row, answers, reach.get(context));
     return new GroupPage(group, research.members(id));
   }
 
@@ -196,9 +208,15 @@ public class ResearchService implements Reversal {
 
   private List<Group> groups(SiteContext context, @Nullable Long topicId) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    Reach now = reach.get(context);
     return research.groups(context.siteId(), topicId, false).stream()
-        .map(row -> new Group(row, byGroup.getOrDefault(row.id(), List.of())))
+        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
         .toList();
+  }
+
+  private static Group weighed(GroupRow row, List<GroupArticle> articles, Reach reach) {
+    Worth worth = reach.worth(row.demand());
+    return new Group(row, articles, worth, worth.value(reach.perVisit(row.funnelStage())));
   }
 
   private static TopicSummary summary(TopicRow topic, List<Group> groups) {

@@ -58,7 +58,7 @@ class CoverageTest extends ApplicationTest {
 
   @Test
   void aTopicsDifficultyIsWeighedByDemandAndUnknownOnesAreLeftOut() {
-    TopicPage topic = research.topic(site, research.overview(site).topics().get(0).topic().id());
+    TopicPage topic = research.topic(site, research.overview(site).topics().get(0).topic().id(), GroupOrder.DEMAND);
     assertThat(topic.groups()).hasSize(3);
     assertThat(topic.summary().difficulty()).isEqualTo((900 * 20 + 600 * 40) / 1500.0);
     assertThat(topic.summary().searches()).isEqualTo(1800);
@@ -70,7 +70,7 @@ class CoverageTest extends ApplicationTest {
     Group group = research.overview(site).next().get(0);
     assertThatThrownBy(() -> research.group(other, group.row().id()))
         .isInstanceOf(NotFoundException.class);
-    assertThatThrownBy(() -> research.topic(other, group.row().topicId()))
+    assertThatThrownBy(() -> research.topic(other, group.row().topicId(), GroupOrder.YIELD))
         .isInstanceOf(NotFoundException.class);
     // Nor can a group of another site be commissioned by its number.
     long type = types.list(other.siteId(), Kind.NEW).get(0).id();

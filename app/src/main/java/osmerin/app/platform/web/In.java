@@ -46,6 +46,20 @@ public final class In {
     return number == null ? "–" : String.format(Locale.ENGLISH, "%,d", number);
   }
 
+  /** "4,210" or "4.2": as many places as a figure that was worked out deserves. */
+  public static String rounded(double number) {
+    return number >= 10 ? number(Math.round(number)) : decimal(number);
+  }
+
+  /** "42 %" or "3.7 %", of a share from 0 to 1. */
+  public static String percent(double share) {
+    double percent = share * 100;
+    return (percent >= 10 || percent == 0
+            ? String.valueOf(Math.round(percent))
+            : decimal(percent < 0.1 ? 0.1 : percent))
+        + " %";
+  }
+
   /** "4.5", "4". */
   public static String decimal(double number) {
     String text = String.format(Locale.ENGLISH, "%.1f", number);
