@@ -21,3 +21,17 @@ create table reach (
   version       int not null default 0,
   constraint reach_strength check (strength between 0 and 100)
 );
+
+-- Asked of every row by a filter, without fetching the pages themselves.
+alter table keyword
+  add column has_pages boolean not null generated always as (pages != '{}') stored;
+
+-- The ledger of all keywords is sorted by these.
+create index keyword_by_volume on keyword (site_id, volume desc nulls last, id);
+create index keyword_by_difficulty on keyword (site_id, difficulty, id);
+create index keyword_by_cost on keyword (site_id, cost_per_click desc nulls last, id);
+
+-- Both follow from the first import, whose site is the keyword's; checking them for every row takes
+-- a large import longer than writing the rows.
+alter table keyword drop constraint keyword_site_id_fkey;
+alter table keyword drop constraint keyword_last_import_id_fkey;

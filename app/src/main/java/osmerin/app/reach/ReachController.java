@@ -48,8 +48,7 @@ class ReachController {
       @RequestParam(required = false) @Nullable BigDecimal decision,
       @RequestParam int seen,
       RedirectAttributes to) {
-    reach.set(
-        site, new ReachService.Settings(strength, awareness, consideration, decision), seen);
+    reach.set(site, new ReachService.Settings(strength, awareness, consideration, decision), seen);
     Foot.say(to, "Every group is weighed anew.");
     return "redirect:" + site.base() + "/research/reach";
   }

@@ -101,7 +101,10 @@ public class ReachService implements Reversal {
     add(changes, context, CONSIDERATION, now.consideration(), wanted.consideration());
     add(changes, context, DECISION, now.decision(), wanted.decision());
     history.note(
-        context, Right.TARGETS, "What the site can reach was set: " + wanted.words() + ".", changes);
+        context,
+        Right.TARGETS,
+        "What the site can reach was set: " + wanted.words() + ".",
+        changes);
   }
 
   private int put(SiteContext context, Settings s, int seen) {
@@ -165,8 +168,7 @@ public class ReachService implements Reversal {
                 new Settings(back.strength(), value, back.consideration(), back.decision());
             case CONSIDERATION ->
                 new Settings(back.strength(), back.awareness(), value, back.decision());
-            default ->
-                new Settings(back.strength(), back.awareness(), back.consideration(), value);
+            default -> new Settings(back.strength(), back.awareness(), back.consideration(), value);
           };
     }
     put(context, back, now.version());

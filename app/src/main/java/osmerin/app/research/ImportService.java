@@ -1,13 +1,16 @@
 package osmerin.app.research;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,6 +19,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.research.Regrouping.Placed;
 import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.ProblemRow;
 import osmerin.app.site.Right;
@@ -161,14 +165,15 @@ public class ImportService {
             (int) rows.rejected());
     long importId = research.insertImport(context.siteId(), context.personId(), name, report);
     storeProblems(importId, rows.problems());
-    progress.at("Storing");
     storeBefore(importId, met);
-    storeAdded(context.siteId(), importId, added);
     storeChanged(importId, changed);
     added.forEach(k -> known.put(k.keyword().normal(), k));
     changed.forEach(k -> known.put(k.keyword().normal(), k));
     progress.at("Grouping " + Counted.of(known.size(), "keyword"));
-    regrouping.run(context.siteId(), known.values());
+    Map<Long, Placed> placed = regrouping.place(context.siteId(), known.values());
+    progress.at("Storing " + Counted.of(added.size(), "keyword"));
+    storeAdded(context.siteId(), importId, added, placed);
+    regrouping.store(touched(known.values(), placed, added, changed));
     history.note(
         context,
         Right.IMPORT,
@@ -178,9 +183,26 @@ public class ImportService {
     return importId;
   }
 
+  /** Those stored before whose group has a member that is new or changed. */
+  private static List<Placed> touched(
+      Collection<KnownKeyword> all,
+      Map<Long, Placed> placed,
+      List<KnownKeyword> added,
+      List<KnownKeyword> changed) {
+    Set<Long> fresh = added.stream().map(KnownKeyword::id).collect(Collectors.toSet());
+    Set<Long> groups =
+        Stream.concat(added.stream(), changed.stream())
+            .map(k -> placed.get(k.id()).groupId())
+            .collect(Collectors.toSet());
+    return all.stream()
+        .filter(k -> !fresh.contains(k.id()))
+        .map(k -> placed.get(k.id()))
+        .filter(p -> groups.contains(p.groupId()))
+        .toList();
+  }
+
   private Map<String, KnownKeyword> known(long siteId) {
-    return research.keywords(siteId).stream()
-        .map(StoredKeyword::known)
+    return StoredKeyword.known(research.keywords(siteId)).stream()
         .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
   }
 
@@ -204,16 +226,20 @@ public class ImportService {
         p -> fields(importId, p.line(), p.text(), p.reason(), p.rejected()));
   }
 
-  private void storeAdded(long siteId, long importId, List<KnownKeyword> added) {
+  private void storeAdded(
+      long siteId, long importId, List<KnownKeyword> added, Map<Long, Placed> placed) {
     copy.rows(
         "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
-            + " cost_per_click, intent, pages, first_import_id, last_import_id)",
+            + " cost_per_click, intent, pages, first_import_id, last_import_id, "
+            + Regrouping.COLUMNS
+            + ")",
         added,
         k -> {
           List<@Nullable Object> fields =
               fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
           fields.addAll(figures(k.keyword()));
           fields.addAll(fields(importId, importId));
+          fields.addAll(placed.get(k.id()).fields());
           return fields;
         });
   }

@@ -52,7 +52,8 @@ class ImportUndo implements Reversal {
     research.freeArticles(siteId);
     research.removeEmptyGroups(siteId);
     research.removeEmptyTopics(siteId);
-    regrouping.run(siteId, research.keywords(siteId).stream().map(StoredKeyword::known).toList());
+    List<KnownKeyword> left = StoredKeyword.known(research.keywords(siteId));
+    regrouping.store(regrouping.place(siteId, left).values());
   }
 
   private void refuseIfBuiltOn(SiteContext context, long id) {

@@ -2,7 +2,6 @@ package osmerin.app.research;
 
 import static osmerin.app.research.ImportService.fields;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -37,14 +36,31 @@ class Regrouping {
     this.copy = copy;
   }
 
+  /** A keyword in its group. */
+  record Placed(long keywordId, long groupId, Membership membership) {
+    /** In the order of {@link #COLUMNS}. */
+    List<@Nullable Object> fields() {
+      return ImportService.fields(
+          groupId,
+          membership.basis(),
+          membership.sharedWithPrimary(),
+          membership.nearest().stream().map(n -> n.keyword().text()).toList(),
+          membership.nearest().stream().map(Neighbour::sharedPages).toList(),
+          membership.sharedWords().stream().sorted().toList());
+    }
+  }
+
+  /** The columns that say where a keyword belongs and why. */
+  static final String COLUMNS =
+      "group_id, basis, shared_with_primary, nearest, nearest_shared, shared_words";
+
   /**
-   * Runs within the caller's transaction.
+   * Groups the keywords and stores the groups and topics, within the caller's transaction.
    *
    * @param keywords all of the site
+   * @return where each belongs, by its id; to be stored with it
    */
-  void run(long siteId, Collection<KnownKeyword> keywords) {
-    Map<String, Long> keywordIds = new HashMap<>();
-    keywords.forEach(k -> keywordIds.put(k.keyword().normal(), k.id()));
+  Map<Long, Placed> place(long siteId, Collection<KnownKeyword> keywords) {
     List<KeywordGroup> groups =
         new Grouping(GroupingSettings.DEFAULT)
             .group(keywords.stream().map(KnownKeyword::keyword).toList(), keptGroups(keywords));
@@ -53,8 +69,39 @@ class Regrouping {
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
     storeTopics(siteId, topicIds);
     storeGroups(siteId, groupIds, topicOf(topicIds));
-    storeMemberships(groupIds, keywordIds);
     storePillars(topicIds, groupIds);
+    return placed(keywords, groupIds);
+  }
+
+  private static Map<Long, Placed> placed(
+      Collection<KnownKeyword> keywords, Map<KeywordGroup, Long> groupIds) {
+    Map<String, Long> keywordIds = new HashMap<>();
+    keywords.forEach(k -> keywordIds.put(k.keyword().normal(), k.id()));
+    Map<Long, Placed> placed = new HashMap<>();
+    groupIds.forEach(
+        (group, id) ->
+            group
+                .members()
+                .forEach(
+                    m -> {
+                      long keyword = keywordIds.get(m.keyword().normal());
+                      placed.put(keyword, new Placed(keyword, id, m));
+                    }));
+    return placed;
+  }
+
+  /** Stores where keywords belong that are stored already. */
+  void store(Collection<Placed> placed) {
+    research.createMemberships();
+    copy.rows(
+        "membership (keyword_id, " + COLUMNS + ")",
+        placed,
+        p -> {
+          List<@Nullable Object> fields = fields(p.keywordId());
+          fields.addAll(p.fields());
+          return fields;
+        });
+    research.applyMemberships();
   }
 
   private static Map<String, Set<String>> keptGroups(Collection<KnownKeyword> keywords) {
@@ -143,32 +190,5 @@ class Regrouping {
                 g.intentReason()));
     research.applyGroups();
     research.insertNewGroups(siteId);
-  }
-
-  /** A keyword in its group. */
-  private record Placed(long keywordId, long groupId, Membership membership) {}
-
-  private void storeMemberships(Map<KeywordGroup, Long> groupIds, Map<String, Long> keywordIds) {
-    List<Placed> placed = new ArrayList<>();
-    groupIds.forEach(
-        (group, id) ->
-            group
-                .members()
-                .forEach(m -> placed.add(new Placed(keywordIds.get(m.keyword().normal()), id, m))));
-    research.createMemberships();
-    copy.rows(
-        "membership (keyword_id, group_id, basis, shared_with_primary, nearest, nearest_shared,"
-            + " shared_words)",
-        placed,
-        p ->
-            fields(
-                p.keywordId(),
-                p.groupId(),
-                p.membership().basis(),
-                p.membership().sharedWithPrimary(),
-                p.membership().nearest().stream().map(n -> n.keyword().text()).toList(),
-                p.membership().nearest().stream().map(Neighbour::sharedPages).toList(),
-                p.membership().sharedWords().stream().sorted().toList()));
-    research.applyMemberships();
   }
 }

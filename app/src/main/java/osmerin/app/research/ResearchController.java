@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -16,18 +17,17 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.reach.Reach;
+import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.GroupPage;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.Needs;
-import org.jspecify.annotations.Nullable;
-import osmerin.core.worth.Worth;
-import osmerin.core.worth.SiteReach;
-import osmerin.app.reach.ReachService;
-import osmerin.app.reach.Reach;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.worth.SiteReach;
+import osmerin.core.worth.Worth;
 
 /** Topics and groups, and commissioning an article from a group. */
 @Controller

@@ -8,7 +8,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.core.worth.Worth;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
@@ -18,13 +17,14 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.reach.Reach;
+import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
-import osmerin.app.reach.Reach;
-import osmerin.app.reach.ReachService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.worth.Worth;
 
 /** Topics, groups and keywords as they stand. */
 @Service
@@ -127,6 +127,13 @@ public class ResearchService implements Reversal {
         groups.size(),
         research.countKeywords(context.siteId()),
         open.size());
+  }
+
+  /** The topics by name. */
+  public List<TopicRow> topicNames(SiteContext context) {
+    return research.topics(context.siteId()).stream()
+        .sorted(Comparator.comparing(TopicRow::name, String.CASE_INSENSITIVE_ORDER))
+        .toList();
   }
 
   public TopicPage topic(SiteContext context, long id, GroupOrder order) {

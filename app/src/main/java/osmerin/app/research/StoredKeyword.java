@@ -1,7 +1,9 @@
 package osmerin.app.research;
 
 import java.math.BigDecimal;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
@@ -21,9 +23,16 @@ record StoredKeyword(
     List<String> pages,
     @Nullable Long groupId) {
 
-  KnownKeyword known() {
+  /** The same as they are computed with; pages that several have are kept once. */
+  static List<KnownKeyword> known(List<StoredKeyword> stored) {
+    Map<String, PageAddress> pages = new HashMap<>();
+    return stored.stream().map(k -> k.known(pages)).toList();
+  }
+
+  private KnownKeyword known(Map<String, PageAddress> met) {
     Volume figure = volume == null ? null : new Volume(volume, volumeLow, volumeHigh);
-    List<PageAddress> addresses = pages.stream().map(PageAddress::new).toList();
+    List<PageAddress> addresses =
+        pages.stream().map(p -> met.computeIfAbsent(p, PageAddress::new)).toList();
     return new KnownKeyword(
         id, new Keyword(text, figure, difficulty, costPerClick, intent, addresses), groupId);
   }

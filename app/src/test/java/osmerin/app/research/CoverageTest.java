@@ -58,7 +58,9 @@ class CoverageTest extends ApplicationTest {
 
   @Test
   void aTopicsDifficultyIsWeighedByDemandAndUnknownOnesAreLeftOut() {
-    TopicPage topic = research.topic(site, research.overview(site).topics().get(0).topic().id(), GroupOrder.DEMAND);
+    TopicPage topic =
+        research.topic(
+            site, research.overview(site).topics().get(0).topic().id(), GroupOrder.DEMAND);
     assertThat(topic.groups()).hasSize(3);
     assertThat(topic.summary().difficulty()).isEqualTo((900 * 20 + 600 * 40) / 1500.0);
     assertThat(topic.summary().searches()).isEqualTo(1800);

@@ -67,8 +67,8 @@ public final class GroupFile {
     return number == null ? "" : number.toString();
   }
 
-  /** A spreadsheet would run a cell that begins like a formula. */
-  static String defused(String text) {
+  /** A cell that a spreadsheet does not run, though it begins like a formula. */
+  public static String defused(String text) {
     return text.matches("(?s)[=+@\\t\\r-].*") ? "'" + text : text;
   }
 }

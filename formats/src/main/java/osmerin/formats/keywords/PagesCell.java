@@ -1,7 +1,9 @@
 package osmerin.formats.keywords;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.StringTokenizer;
 import java.util.regex.Pattern;
 
 /**
@@ -16,7 +18,20 @@ final class PagesCell {
 
   private PagesCell() {}
 
+  /** The common case, without a pattern. */
+  private static List<String> spaced(String cell) {
+    List<String> pieces = new ArrayList<>();
+    StringTokenizer tokens = new StringTokenizer(cell, " |\t\n\r\f\u000B");
+    while (tokens.hasMoreTokens()) {
+      pieces.add(tokens.nextToken());
+    }
+    return pieces;
+  }
+
   static List<String> pieces(String cell) {
+    if (cell.indexOf(',') < 0 && cell.indexOf(';') < 0) {
+      return spaced(cell);
+    }
     return Arrays.stream(BETWEEN.split(cell)).filter(piece -> !piece.isBlank()).toList();
   }
 }

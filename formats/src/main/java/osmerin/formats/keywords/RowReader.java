@@ -46,7 +46,11 @@ final class RowReader {
   private final List<RowProblem> problems = new ArrayList<>();
   private final Map<String, Keyword> keywords = new LinkedHashMap<>();
   private final Map<String, TreeMap<Integer, PageAddress>> positions = new HashMap<>();
-  private final Map<PageAddress, PageAddress> known = new HashMap<>();
+
+  /** Many keywords have the same pages: each is read once, and kept once however it is written. */
+  private final Map<String, Optional<PageAddress>> known = new HashMap<>();
+
+  private final Map<PageAddress, PageAddress> once = new HashMap<>();
   private final Set<String> met = new HashSet<>();
   private int rows;
   private int repeated;
@@ -188,8 +192,8 @@ final class RowReader {
         continue;
       }
       for (String piece : pieces) {
-        Optional<PageAddress> page = PageAddress.of(piece);
-        page.ifPresent(p -> pages.add(once(p)));
+        Optional<PageAddress> page = known.computeIfAbsent(piece, this::address);
+        page.ifPresent(pages::add);
         lost += page.isPresent() ? 0 : 1;
       }
     }
@@ -200,10 +204,8 @@ final class RowReader {
     return pages;
   }
 
-  /** Many keywords have the same pages; each is kept once. */
-  private PageAddress once(PageAddress page) {
-    PageAddress before = known.putIfAbsent(page, page);
-    return before == null ? page : before;
+  private Optional<PageAddress> address(String piece) {
+    return PageAddress.of(piece).map(page -> once.computeIfAbsent(page, p -> p));
   }
 
   private String shown(Row row) {

@@ -1,0 +1,58 @@
+package osmerin.app.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From a messy file to what is worth writing. */
+class ResearchTest extends BrowserTest {
+  private static final String MESSY =
+      """
+      Eels, all we found;;;;;
+      exported on 3 March;;;;;
+      Search term;Volume;KD %;#1;#2;#3
+      eel trap;1.300;20;a.example/1;a.example/2;a.example/3
+      old eel trap;320;25;a.example/1;a.example/2;a.example/3
+      smoked eel;2.400;70;b.example/1;b.example/2;b.example/3
+      ;20;3;c.example/1;;
+      """;
+
+  @TempDir private Path folder;
+
+  @Test
+  void aMessyFileBecomesGroupsThatSayWhatTheyAreWorth() throws Exception {
+    browser.open(base + "/research/import");
+    Path file = folder.resolve("eels.csv");
+    browser.upload("#file", Files.write(file, MESSY.getBytes(StandardCharsets.UTF_8)));
+    browser.press("Look at it");
+    browser.waitForText("main", "Search term");
+    assertThat(browser.find("#header").getAttribute("value")).isEqualTo("3");
+    browser.press("Import");
+    browser.waitForText(".figures", "4");
+    assertThat(browser.text("main")).contains("no keyword in this row");
+
+    browser.open(base + "/research/keywords?starts=eel");
+    browser.waitForText("main", "1 keyword found");
+    browser.click("main tbody a");
+    browser.waitForText("#worth", "visits a year for each hour");
+    String before = browser.text(".worth-yield strong");
+    browser.run(
+        "const s = document.querySelector('#what-strength'); s.value = 80;"
+            + " s.dispatchEvent(new Event('change', {bubbles: true}))");
+    browser.waitForText("#worth", "what if");
+    assertThat(browser.text(".worth-yield strong")).isNotEqualTo(before);
+    assertThat(browser.text("#worth")).contains("against a strength of 80");
+
+    browser.open(base + "/research/reach");
+    browser.type("#strength", "80");
+    browser.press("Set");
+    browser.waitForText("#foot", "weighed anew");
+    browser.click("#foot .foot-undo");
+    browser.waitForText("#foot", "Taken back");
+    assertThat(browser.find("#strength").getAttribute("value")).isEqualTo("25");
+  }
+}
