@@ -33,6 +33,22 @@ class WordsTest {
     assertThat(In.decimal(number)).isEqualTo(words);
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "412.4, 412, 100 %",
+    "4.23, 4.2, 42 %",
+    "10432, '10,432', 3.7 %",
+    "0, 0, 0 %",
+    "9.96, 10, 0.1 %",
+  })
+  void figuresThatWereWorkedOutHaveAsManyPlacesAsTheyDeserve(
+      double number, String words, String share) {
+    assertThat(In.rounded(number)).isEqualTo(words);
+    double percent = Double.parseDouble(share.replace(" %", ""));
+    assertThat(In.percent(percent / 100)).isEqualTo(share);
+    assertThat(In.percent(0.0001)).isEqualTo("0.1 %");
+  }
+
   @Test
   void unknownNumbersAreADash() {
     assertThat(In.number(null)).isEqualTo("–");

@@ -214,6 +214,66 @@ class GroupingTest {
     assertThat(LOOSE.group(keywords)).hasSize(300);
   }
 
+  @Test
+  void aPageOfHalfTheKeywordsProvesNothingInASmallSetEither() {
+    List<Keyword> keywords =
+        IntStream.range(0, 40)
+            .mapToObj(
+                i -> {
+                  List<String> pages = new ArrayList<>(pages("hub", 0, 4));
+                  pages.addAll(pages("own" + i, 0, 6));
+                  return keyword(word(i), 10L, pages);
+                })
+            .toList();
+    assertThat(LOOSE.group(keywords)).hasSize(40);
+  }
+
+  @Test
+  void oneArticlesKeywordsStayOneGroupThoughTheirPagesRankForMostOfTheSet() {
+    Random random = new Random(8);
+    List<Keyword> keywords =
+        IntStream.range(0, 40)
+            .mapToObj(
+                i -> {
+                  List<String> pool = new ArrayList<>(pages("own", 0, 11));
+                  Collections.shuffle(pool, random);
+                  return keyword(word(i), 10L, pool.subList(0, 9));
+                })
+            .toList();
+    assertThat(LOOSE.group(keywords)).hasSize(1);
+  }
+
+  @Test
+  void siblingsThatShareHubPagesStayTwo() {
+    List<Keyword> keywords = new ArrayList<>();
+    for (int i = 0; i < 16; i++) {
+      List<String> pages = new ArrayList<>(pages("hub", 0, 3));
+      pages.addAll(pages(i % 2 == 0 ? "left" : "right", 0, 6));
+      keywords.add(keyword(word(i), 100L - i, pages));
+    }
+    keywords.add(keyword(word(17), 5L, pages("hub", 0, 3)));
+    List<KeywordGroup> groups = LOOSE.group(keywords);
+    assertThat(groups.stream().filter(g -> g.members().size() >= 8)).hasSize(2);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"kiln", "lathe"})
+  void aKeywordBetweenTwoGroupsGoesToTheOneWhoseWordsItHas(String its) {
+    List<Keyword> keywords = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      String own = i % 2 == 0 ? "kiln" : "lathe";
+      keywords.add(keyword(own + " " + word(i), 100L - i, pages(own, 0, 8)));
+    }
+    List<String> both = new ArrayList<>(pages("kiln", 0, 4));
+    both.addAll(pages("lathe", 0, 4));
+    keywords.add(keyword(its + " " + word(40), 1L, both));
+    for (KeywordGroup group : LOOSE.group(keywords)) {
+      assertThat(group.members())
+          .extracting(m -> m.keyword().text().split(" ")[0])
+          .containsOnly(group.primary().text().split(" ")[0]);
+    }
+  }
+
   /** Harmonic mean of B-cubed precision and recall (A. Bagga and B. Baldwin, 1998). */
   private static double bCubed(List<KeywordGroup> groups, Map<String, Integer> labels) {
     Map<Integer, Long> sizes =

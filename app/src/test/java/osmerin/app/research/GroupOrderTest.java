@@ -1,0 +1,44 @@
+package osmerin.app.research;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.reach.ReachService;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+
+class GroupOrderTest extends ApplicationTest {
+  @Autowired private ImportService imports;
+  @Autowired private ReachService reach;
+  @Autowired private ResearchService research;
+
+  @ParameterizedTest
+  @CsvSource({"YIELD, yield", "DEMAND, demand", "VALUE, value", "YIELD, nonsense", "YIELD,"})
+  void isNamedInTheAddress(GroupOrder order, String name) {
+    assertThat(GroupOrder.of(name)).isEqualTo(order);
+  }
+
+  @Test
+  void groupsAreRankedByWhatTheyAreWorthAndTheUnknownComesLast() {
+    SiteContext site = emptySite();
+    String file =
+        "keyword,volume,difficulty\nbig and hard,5000,95\nsmall and easy,100,5\n"
+            + "nobody knows,8000,\nno volume,,10\n";
+    imports.importFile(site, "a.csv", file.getBytes(StandardCharsets.UTF_8));
+    reach.set(site, new ReachService.Settings(30, null, null, null), 0);
+    assertThat(names(research.overview(site).next()))
+        .containsExactly("small and easy", "big and hard", "no volume", "nobody knows");
+    reach.set(site, new ReachService.Settings(100, null, null, null), 1);
+    assertThat(names(research.overview(site).next()).get(0)).isEqualTo("big and hard");
+  }
+
+  private static List<String> names(List<Group> groups) {
+    return groups.stream().map(g -> g.row().name()).toList();
+  }
+}

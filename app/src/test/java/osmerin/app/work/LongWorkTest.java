@@ -1,0 +1,91 @@
+package osmerin.app.work;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.notices.Notice;
+import osmerin.app.notices.Notices;
+import osmerin.app.platform.web.ForbiddenException;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+
+class LongWorkTest extends ApplicationTest {
+  @Autowired private LongWork work;
+  @Autowired private Notices notices;
+  private SiteContext owner;
+  private SiteContext strategist;
+
+  @BeforeEach
+  void twoPeople() {
+    owner = emptySite();
+    strategist = join(owner.site(), "Stig Aro", Role.STRATEGIST);
+  }
+
+  @Test
+  void whoBeganItIsToldWhenItEndsAndWhereTheResultIs() {
+    UUID id = work.begin(strategist, "Import", "eels.csv");
+    work.step(id, "Reading the rows", 500, 2_000);
+    Work now = work.get(owner, id);
+    assertThat(now.isOver()).isFalse();
+    assertThat(now.done()).isEqualTo(500);
+    work.done(strategist, id, "eels.csv is imported.", "/somewhere");
+    assertThat(work.get(owner, id).path()).isEqualTo("/somewhere");
+    assertThat(notices.of(strategist.personId(), 0, 5))
+        .extracting(Notice::text)
+        .containsExactly("eels.csv is imported.");
+    assertThat(notices.of(owner.personId(), 0, 5)).isEmpty();
+  }
+
+  @Test
+  void whatFailedSaysWhy() {
+    UUID id = work.begin(strategist, "Import", "eels.csv");
+    work.failed(strategist, id, "The file breaks off.", "/again");
+    assertThat(work.get(owner, id).fault()).isEqualTo("The file breaks off.");
+    assertThat(notices.of(strategist.personId(), 0, 5).get(0).text())
+        .isEqualTo("eels.csv: The file breaks off.");
+  }
+
+  @Test
+  void anOwnerStopsAnybodysAndOthersOnlyTheirOwn() {
+    UUID owners = work.begin(owner, "Import", "eels.csv");
+    assertThatThrownBy(() -> work.stop(strategist, owners)).isInstanceOf(ForbiddenException.class);
+    UUID strategists = work.begin(strategist, "Import", "more.csv");
+    work.stop(owner, strategists);
+    assertThat(work.get(owner, strategists).isStopped()).isTrue();
+    assertThatThrownBy(() -> work.step(strategists, "Reading", 1, 2))
+        .isInstanceOf(WorkStoppedException.class);
+    work.step(owners, "Reading", 1, 2);
+    assertThatThrownBy(() -> work.get(emptySite(), owners)).isInstanceOf(NotFoundException.class);
+  }
+
+  @Test
+  void secondsLeftFollowFromThePaceSoFar() {
+    Instant begun = Instant.parse("2031-05-06T12:00:00Z");
+    assertThat(running(begun, 500, 2_000).secondsLeft(begun.plusSeconds(10))).isEqualTo(30);
+    assertThat(running(begun, 0, 2_000).secondsLeft(begun.plusSeconds(10))).isNull();
+    assertThat(running(begun, 0, 0).secondsLeft(begun.plusSeconds(10))).isNull();
+  }
+
+  private static Work running(Instant begun, long done, long total) {
+    return new Work(
+        UUID.randomUUID(),
+        1,
+        "Import",
+        "x",
+        Work.State.RUNNING,
+        "",
+        done,
+        total,
+        null,
+        null,
+        begun,
+        null);
+  }
+}
