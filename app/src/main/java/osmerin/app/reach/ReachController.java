@@ -1,7 +1,7 @@
 package osmerin.app.reach;
 
-import java.math.BigDecimal;
-import org.jspecify.annotations.Nullable;
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +13,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -32,7 +33,12 @@ class ReachController {
   @GetMapping
   @Needs(Right.READ)
   String show(SiteContext site, Model model) {
+    return show(site, ReachForm.of(reach.get(site)), model);
+  }
+
+  private String show(SiteContext site, ReachForm form, Model model) {
     model.addAttribute("reach", reach.get(site));
+    model.addAttribute("form", form);
     model.addAttribute(
         "history", history.entries(site, Asked.of(Thing.REACH, site.siteId()), 0, 10));
     return "reach/reach";
@@ -42,13 +48,18 @@ class ReachController {
   @Needs(Right.TARGETS)
   String set(
       SiteContext site,
-      @RequestParam int strength,
-      @RequestParam(required = false) @Nullable BigDecimal awareness,
-      @RequestParam(required = false) @Nullable BigDecimal consideration,
-      @RequestParam(required = false) @Nullable BigDecimal decision,
+      ReachForm form,
       @RequestParam int seen,
-      RedirectAttributes to) {
-    reach.set(site, new ReachService.Settings(strength, awareness, consideration, decision), seen);
+      Model model,
+      RedirectAttributes to,
+      HttpServletResponse response) {
+    try {
+      reach.set(site, form.settings(), seen);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return show(site, form, model);
+    }
     Foot.say(to, "Every group is weighed anew.");
     return "redirect:" + site.base() + "/research/reach";
   }

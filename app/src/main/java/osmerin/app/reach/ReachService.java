@@ -1,9 +1,11 @@
 package osmerin.app.reach;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,6 +51,17 @@ public class ReachService implements Reversal {
       @Nullable BigDecimal awareness,
       @Nullable BigDecimal consideration,
       @Nullable BigDecimal decision) {
+    /** Values have two places, as they are stored. */
+    public Settings {
+      awareness = cents(awareness);
+      consideration = cents(consideration);
+      decision = cents(decision);
+    }
+
+    private static @Nullable BigDecimal cents(@Nullable BigDecimal value) {
+      return value == null ? null : value.setScale(2, RoundingMode.HALF_UP);
+    }
+
     String words() {
       return "strength %d; a visit is worth %s, %s, %s"
           .formatted(strength, shown(awareness), shown(consideration), shown(decision));
@@ -132,7 +145,7 @@ public class ReachService implements Reversal {
       @Nullable Object after) {
     String from = before == null ? null : before.toString();
     String to = after == null ? null : after.toString();
-    if (!java.util.Objects.equals(from, to)) {
+    if (!Objects.equals(from, to)) {
       changes.add(Change.of(Thing.REACH, context.siteId(), field, from, to));
     }
   }
@@ -171,6 +184,8 @@ public class ReachService implements Reversal {
             default -> new Settings(back.strength(), back.awareness(), back.consideration(), value);
           };
     }
-    put(context, back, now.version());
+    if (put(context, back, now.version()) == 0) {
+      throw new RefusedException("Somebody just set the reach, so it cannot be put back.");
+    }
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.articles.ArticleFilter;
@@ -26,19 +27,19 @@ public record KeywordFilter(
     @Nullable String q,
     @Nullable String starts,
     @Nullable String without,
-    @Nullable Long volumeFrom,
-    @Nullable Long volumeTo,
-    @Nullable Integer difficultyFrom,
-    @Nullable Integer difficultyTo,
+    @Nullable String volumeFrom,
+    @Nullable String volumeTo,
+    @Nullable String difficultyFrom,
+    @Nullable String difficultyTo,
     @Nullable String intent,
-    @Nullable Long group,
-    @Nullable Long topic,
-    @Nullable Long imported,
+    @Nullable String group,
+    @Nullable String topic,
+    @Nullable String imported,
     @Nullable String covered,
     @Nullable String pages,
     @Nullable String sort,
-    @Nullable Integer page,
-    @Nullable Integer size) {
+    @Nullable String page,
+    @Nullable String size) {
   /** Columns that can be sorted by, each by an index. */
   public enum Sort {
     KEYWORD,
@@ -95,14 +96,9 @@ public record KeywordFilter(
     return !words().isEmpty()
         || start() != null
         || !wordsWithout().isEmpty()
-        || volumeFrom != null
-        || volumeTo != null
-        || difficultyFrom != null
-        || difficultyTo != null
         || intentAsked() != null
-        || group != null
-        || topic != null
-        || imported != null
+        || Stream.of(volumeFrom, volumeTo, difficultyFrom, difficultyTo, group, topic, imported)
+            .anyMatch(typed -> number(typed) != null)
         || isCovered() != null
         || hasPages() != null;
   }
@@ -122,7 +118,20 @@ public record KeywordFilter(
   }
 
   public int limit() {
-    return size != null && ArticleFilter.SIZES.contains(size) ? size : ArticleFilter.SIZES.get(1);
+    return ArticleFilter.SIZES.stream()
+        .filter(n -> n.toString().equals(size))
+        .findFirst()
+        .orElse(ArticleFilter.SIZES.get(1));
+  }
+
+  public int pageAsked() {
+    Long asked = number(page);
+    return asked == null ? 1 : (int) Math.min(asked, Integer.MAX_VALUE);
+  }
+
+  /** The whole number that was typed; null when it is none. */
+  public static @Nullable Long number(@Nullable String typed) {
+    return typed != null && typed.strip().matches("\\d{1,12}") ? Long.valueOf(typed.strip()) : null;
   }
 
   /** The address with these filters in another order; a second click turns the order round. */

@@ -40,8 +40,7 @@ public class KeywordLedger {
 
   public Page page(SiteContext context, KeywordFilter filter) {
     long total = keywords.count(context.siteId(), filter);
-    int wanted = filter.page() == null ? 1 : filter.page();
-    Paging paging = new Paging(wanted, filter.limit(), total);
+    Paging paging = new Paging(filter.pageAsked(), filter.limit(), total);
     return new Page(
         keywords.rows(context.siteId(), filter, paging.offset(), paging.size()), paging);
   }

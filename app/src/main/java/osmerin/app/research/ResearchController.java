@@ -17,17 +17,14 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
-import osmerin.app.reach.Reach;
-import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.GroupPage;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
+import osmerin.app.research.ResearchService.WhatIf;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.worth.SiteReach;
-import osmerin.core.worth.Worth;
 
 /** Topics and groups, and commissioning an article from a group. */
 @Controller
@@ -38,16 +35,13 @@ class ResearchController {
   private final ResearchService research;
   private final ArticleService articles;
   private final CommissionForm commissioning;
-  private final ReachService reach;
   private final History history;
 
   ResearchController(
       ResearchService research,
       ArticleService articles,
       CommissionForm commissioning,
-      ReachService reach,
       History history) {
-    this.reach = reach;
     this.research = research;
     this.articles = articles;
     this.commissioning = commissioning;
@@ -76,7 +70,7 @@ class ResearchController {
     GroupOrder order = GroupOrder.of(sort);
     TopicPage topic = research.topic(site, id, order);
     model.addAttribute("order", order);
-    model.addAttribute("reach", reach.get(site));
+    model.addAttribute("reach", topic.reach());
     Paging paging = new Paging(page, PAGE, topic.groups().size());
     model.addAttribute("summary", topic.summary());
     model.addAttribute("groups", paging.of(topic.groups()));
@@ -104,32 +98,26 @@ class ResearchController {
   String worth(
       SiteContext site,
       @PathVariable long id,
-      @RequestParam int strength,
+      @RequestParam(required = false) @Nullable Integer strength,
       @RequestParam(required = false) @Nullable Integer position,
       Model model) {
-    Group group = research.group(site, id).group();
-    Reach now = reach.get(site);
-    SiteReach there = SiteReach.of(Math.max(0, Math.min(100, strength)));
     model.addAttribute("base", site.base());
-    model.addAttribute("g", group);
-    model.addAttribute("reach", now);
-    model.addAttribute("strength", (int) there.strength());
-    model.addAttribute("position", position);
-    model.addAttribute(
-        "worth",
-        position == null || position < 1 || position > 10
-            ? Worth.of(group.row().demand(), there, now.hours())
-            : Worth.atPosition(group.row().demand(), there, now.hours(), position));
+    addWorth(research.whatIf(site, id, strength, position), model);
     return "research/worth :: worth";
+  }
+
+  private static void addWorth(WhatIf whatIf, Model model) {
+    model.addAttribute("g", whatIf.group());
+    model.addAttribute("reach", whatIf.reach());
+    model.addAttribute("strength", whatIf.strength());
+    model.addAttribute("position", whatIf.position());
+    model.addAttribute("worth", whatIf.worth());
   }
 
   private void addGroup(SiteContext site, long id, Model model) {
     GroupPage page = research.group(site, id);
-    Reach now = reach.get(site);
     model.addAttribute("page", page);
-    model.addAttribute("reach", now);
-    model.addAttribute("strength", now.strength());
-    model.addAttribute("worth", page.group().worth());
+    addWorth(new WhatIf(page.group(), page.reach(), page.reach().strength(), null), model);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
   }
 

@@ -24,6 +24,7 @@ import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.worth.SiteReach;
 import osmerin.core.worth.Worth;
 
 /** Topics, groups and keywords as they stand. */
@@ -97,10 +98,25 @@ public class ResearchService implements Reversal {
       List<TopicSummary> topics, List<Group> next, long groups, long keywords, long open) {}
 
   /** A topic with its groups. */
-  public record TopicPage(TopicSummary summary, List<Group> groups) {}
+  public record TopicPage(TopicSummary summary, List<Group> groups, Reach reach) {}
 
   /** A group with its keywords, the primary one first. */
-  public record GroupPage(Group group, List<MemberRow> members) {}
+  public record GroupPage(Group group, List<MemberRow> members, Reach reach) {}
+
+  /**
+   * What a group would be worth.
+   *
+   * @param strength of the site, 0–100
+   * @param position taken as reached, null for the one to expect
+   */
+  public record WhatIf(Group group, Reach reach, int strength, @Nullable Integer position) {
+    public Worth worth() {
+      SiteReach site = SiteReach.of(strength);
+      return position == null
+          ? Worth.of(group.row().demand(), site, reach.hours())
+          : Worth.atPosition(group.row().demand(), site, reach.hours(), position);
+    }
+  }
 
   /** The keywords of a group, for a brief. */
   public record GroupKeywords(String primary, List<String> secondary) {}
@@ -144,7 +160,9 @@ public class ResearchService implements Reversal {
             .orElseThrow(() -> new NotFoundException("topic", id));
     List<Group> groups = groups(context, id);
     return new TopicPage(
-        summary(topic, groups), groups.stream().sorted(order.comparator()).toList());
+        summary(topic, groups),
+        groups.stream().sorted(order.comparator()).toList(),
+        reach.get(context));
   }
 
   public GroupPage group(SiteContext context, long id) {
@@ -153,8 +171,22 @@ public class ResearchService implements Reversal {
             .findGroup(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("keyword group", id));
     List<GroupArticle> answers = articles.byGroup(context.siteId()).getOrDefault(id, List.of());
-    Group group = weighed(row, answers, reach.get(context));
-    return new GroupPage(group, research.members(id));
+    Reach now = reach.get(context);
+    Group group = weighed(row, answers, now);
+    return new GroupPage(group, research.members(id), now);
+  }
+
+  /** What a group would be worth; what is out of range counts as not asked. */
+  public WhatIf whatIf(
+      SiteContext context, long id, @Nullable Integer strength, @Nullable Integer position) {
+    GroupPage page = group(context, id);
+    boolean strong = strength != null && strength >= 0 && strength <= 100;
+    boolean placed = position != null && position >= 1 && position <= 10;
+    return new WhatIf(
+        page.group(),
+        page.reach(),
+        strong ? strength : page.reach().strength(),
+        placed ? position : null);
   }
 
   /** The primary and the other keywords of a group. */

@@ -71,6 +71,24 @@ class ReachServiceTest extends ApplicationTest {
     assertThat(reach.get(site).strength()).isEqualTo(ReachService.SHIPPED_STRENGTH);
   }
 
+  @ParameterizedTest
+  @CsvSource({"abc,", "'',", "2.5,", "20, much"})
+  void whatIsNoNumberIsNamed(String strength, String value) {
+    assertThatThrownBy(() -> new ReachForm(strength, value, null, null).settings())
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining(value == null ? strength : value);
+  }
+
+  @Test
+  void aDecimalCommaIsReadAndTheSameValueAgainIsNoChange() {
+    Settings typed = new ReachForm(" 30 ", "1,5", null, " ").settings();
+    assertThat(typed.awareness()).isEqualByComparingTo("1.50");
+    reach.set(site, typed, 0);
+    reach.set(site, typed, 1);
+    undo.undoLatest(site);
+    assertThat(reach.get(site).hasValues()).isFalse();
+  }
+
   @Test
   void onlyStrategistsAndOwnersSetIt() {
     SiteContext editor = join(site.site(), "Edda Noor", Role.EDITOR);

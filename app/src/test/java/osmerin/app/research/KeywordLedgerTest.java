@@ -57,6 +57,8 @@ class KeywordLedgerTest extends ApplicationTest {
     "covered, yes, ''",
     "sort, keyword, 100% rye bread|=smoked eel|eel trap|old eel trap|rye bread",
     "sort, -difficulty, old eel trap|=smoked eel|100% rye bread|rye bread|eel trap",
+    "volumeFrom, abc, eel trap|old eel trap|rye bread|100% rye bread|=smoked eel",
+    "group, x, eel trap|old eel trap|rye bread|100% rye bread|=smoked eel",
     "sort, nonsense, eel trap|rye bread|old eel trap|=smoked eel|100% rye bread",
   })
   void filtersAndSorts(String field, String value, String expected) {
@@ -120,12 +122,12 @@ class KeywordLedgerTest extends ApplicationTest {
         a.get("q"),
         a.get("starts"),
         a.get("without"),
-        number(a.get("volumeFrom")),
-        number(a.get("volumeTo")),
-        a.containsKey("difficultyFrom") ? Integer.valueOf(a.get("difficultyFrom")) : null,
-        a.containsKey("difficultyTo") ? Integer.valueOf(a.get("difficultyTo")) : null,
+        a.get("volumeFrom"),
+        a.get("volumeTo"),
+        a.get("difficultyFrom"),
+        a.get("difficultyTo"),
         a.get("intent"),
-        number(a.get("group")),
+        a.get("group"),
         null,
         null,
         a.get("covered"),
@@ -133,9 +135,5 @@ class KeywordLedgerTest extends ApplicationTest {
         a.get("sort"),
         null,
         null);
-  }
-
-  private static Long number(String text) {
-    return text == null ? null : Long.valueOf(text);
   }
 }

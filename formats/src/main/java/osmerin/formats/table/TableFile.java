@@ -33,11 +33,6 @@ public final class TableFile {
     this.spreadsheet = isWorkbook(bytes);
   }
 
-  /** Whether it is a spreadsheet with sheets to choose from. */
-  public boolean isSpreadsheet() {
-    return spreadsheet;
-  }
-
   /** The names of the sheets; none when it is text. */
   public List<String> sheets() {
     return spreadsheet

@@ -95,7 +95,7 @@ class TableFileTest {
     assertThatThrownBy(() -> new TableFile(broken.toByteArray()).guess())
         .isInstanceOf(UnreadableFileException.class)
         .hasMessageContaining("cannot be read");
-    assertThat(new TableFile(whole).isSpreadsheet()).isTrue();
+    assertThat(new TableFile(whole).sheets()).containsExactly("S");
   }
 
   @Test
