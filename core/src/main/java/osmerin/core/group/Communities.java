@@ -28,6 +28,7 @@ final class Communities {
 
   private final int[] parent;
   private final boolean[] kept;
+  private final boolean[] locked;
   private final Profile[] profiles;
   private final double[] within;
   private final int[][] linked;
@@ -41,6 +42,7 @@ final class Communities {
     parent = new int[units];
     Arrays.setAll(parent, i -> i);
     kept = new boolean[units];
+    locked = new boolean[units];
     profiles = new Profile[units];
     Arrays.setAll(profiles, unit -> Profile.of(index.pages(unit)));
     within = new double[units];
@@ -50,8 +52,12 @@ final class Communities {
     enough = minShared * ENOUGH_ON_AVERAGE;
   }
 
-  /** Puts the units into one cluster from the start; it is never joined with another such one. */
-  void keepTogether(List<Integer> units) {
+  /**
+   * Puts the units into one cluster from the start; it is never joined with another such one.
+   *
+   * @param alone whether it is joined with none at all
+   */
+  void keepTogether(List<Integer> units, boolean alone) {
     int first = find(units.get(0));
     for (int unit : units) {
       int other = find(unit);
@@ -60,6 +66,7 @@ final class Communities {
       }
     }
     kept[first] = true;
+    locked[first] = alone;
   }
 
   /** Clusters; afterwards {@link #find} gives the cluster of a unit. */
@@ -118,7 +125,7 @@ final class Communities {
 
   /** Pages shared on average; 0 when the two may not be one. */
   private double mean(int a, int b) {
-    if (kept[a] && kept[b]) {
+    if (kept[a] && kept[b] || locked[a] || locked[b]) {
       return 0;
     }
     double mean = profiles[a].meanShared(profiles[b]);

@@ -3,8 +3,6 @@ package osmerin.core.group;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -19,8 +17,6 @@ import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
 import osmerin.core.text.Stems;
-import osmerin.core.text.StopWords;
-import osmerin.core.text.Words;
 
 /**
  * Works out what is known of a group once its members are: demand, intent, and why each is in it.
@@ -43,7 +39,12 @@ final class GroupDescription {
     List<Keyword> keywords =
         units.stream().flatMap(u -> u.members().stream()).sorted(Grouping.PRIMARY_FIRST).toList();
     String keptAs =
-        units.stream().map(Unit::keptAs).filter(Objects::nonNull).findFirst().orElse(null);
+        units.stream()
+            .map(Unit::home)
+            .filter(Objects::nonNull)
+            .map(HeldGroup::key)
+            .findFirst()
+            .orElse(null);
     IntentReading reading = reading(keywords);
     return new KeywordGroup(
         keptAs,
@@ -112,7 +113,7 @@ final class GroupDescription {
             .toList();
     int withPrimary = shared.getOrDefault(0, 0);
     boolean sharesPages = withPrimary > 0 || !nearest.isEmpty();
-    Set<String> words = sharedWords(keyword, keywords.get(0));
+    Set<String> words = SharedEvidence.words(keyword, keywords.get(0), stems);
     Basis basis =
         i == 0
             ? Basis.PRIMARY
@@ -120,16 +121,5 @@ final class GroupDescription {
                 ? Basis.VARIANT
                 : sharesPages ? Basis.PAGES : keyword.pages().isEmpty() ? Basis.WORDS : Basis.KEPT;
     return new Membership(keyword, basis, withPrimary, nearest, words);
-  }
-
-  private Set<String> sharedWords(Keyword keyword, Keyword primary) {
-    Set<String> theirs = new HashSet<>(stems.all(primary.text()));
-    Set<String> shared = new LinkedHashSet<>();
-    for (String word : Words.lower(keyword.text())) {
-      if (!StopWords.contains(word) && theirs.contains(stems.of(word))) {
-        shared.add(word);
-      }
-    }
-    return shared;
   }
 }

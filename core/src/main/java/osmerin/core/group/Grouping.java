@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.intent.IntentReader;
@@ -47,18 +48,23 @@ public final class Grouping {
 
   /** Groups keywords from nothing, in order of demand. */
   public List<KeywordGroup> group(Collection<Keyword> keywords) {
-    return group(keywords, Map.of());
+    return group(keywords, List.of());
   }
 
   /**
    * Groups keywords, some of which are in groups already.
    *
-   * @param kept for each existing group, by a key of the caller's, the normal forms of its members;
-   *     members that are not among the keywords are passed over
+   * @param held groups that exist
    * @return all groups in order of demand, those that existed under their key
    */
-  public List<KeywordGroup> group(Collection<Keyword> keywords, Map<String, Set<String>> kept) {
-    return new Run(keywords, kept).groups();
+  public List<KeywordGroup> group(Collection<Keyword> keywords, Collection<HeldGroup> held) {
+    return new Run(keywords, held).groups();
+  }
+
+  /** Works out what is to be known of one group whose members are settled. */
+  public KeywordGroup describe(String key, Collection<Keyword> members) {
+    Set<String> all = members.stream().map(Keyword::normal).collect(Collectors.toSet());
+    return group(members, List.of(new HeldGroup(key, all, true))).get(0);
   }
 
   /** One run over one set of keywords. */
@@ -67,12 +73,12 @@ public final class Grouping {
     private final Variants variants = new Variants(stems);
     private final GroupDescription description =
         new GroupDescription(stems, variants, settings.depth());
-    private final Map<String, String> keyOf = new HashMap<>();
+    private final Map<String, HeldGroup> homeOf = new HashMap<>();
     private final List<Unit> units;
     private final PageIndex index;
 
-    Run(Collection<Keyword> keywords, Map<String, Set<String>> kept) {
-      kept.forEach((key, normals) -> normals.forEach(normal -> keyOf.put(normal, key)));
+    Run(Collection<Keyword> keywords, Collection<HeldGroup> held) {
+      held.forEach(group -> group.members().forEach(normal -> homeOf.put(normal, group)));
       units = fold(keywords);
       index = new PageIndex(units.stream().map(Unit::pages).toList());
     }
@@ -99,27 +105,33 @@ public final class Grouping {
       for (Keyword keyword : keywords.stream().sorted(PRIMARY_FIRST).toList()) {
         distinct.putIfAbsent(keyword.normal(), keyword);
       }
-      Map<String, String> homeOfVariants = new HashMap<>();
+      Map<String, HeldGroup> homeOfVariants = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
-            if (keyOf.containsKey(normal)) {
-              homeOfVariants.putIfAbsent(variants.key(keyword.text()), keyOf.get(normal));
+            HeldGroup home = homeOf.get(normal);
+            if (home != null && !home.locked()) {
+              homeOfVariants.putIfAbsent(variants.key(keyword.text()), home);
             }
           });
-      Map<List<String>, List<Keyword>> folded = new LinkedHashMap<>();
+      Map<String, List<Keyword>> folded = new LinkedHashMap<>();
+      Map<String, HeldGroup> homes = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
             String variant = variants.key(keyword.text());
-            String home = keyOf.getOrDefault(normal, homeOfVariants.getOrDefault(variant, ""));
-            folded.computeIfAbsent(List.of(variant, home), k -> new ArrayList<>()).add(keyword);
+            HeldGroup home =
+                homeOf.containsKey(normal) ? homeOf.get(normal) : homeOfVariants.get(variant);
+            String unit = home == null ? variant : variant + "\n" + home.key();
+            folded.computeIfAbsent(unit, k -> new ArrayList<>()).add(keyword);
+            if (home != null) {
+              homes.put(unit, home);
+            }
           });
       List<Unit> result = new ArrayList<>();
-      folded.forEach(
-          (key, members) -> result.add(unit(members, key.get(1).isEmpty() ? null : key.get(1))));
+      folded.forEach((unit, members) -> result.add(unit(members, homes.get(unit))));
       return result;
     }
 
-    private Unit unit(List<Keyword> members, @Nullable String keptAs) {
+    private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {
       List<PageAddress> pages =
           members.stream()
               .map(Keyword::pages)
@@ -131,22 +143,26 @@ public final class Grouping {
               .toList();
       SearchIntent intent =
           new IntentReader().read(members.get(0).text(), members.get(0).intent()).intent();
-      return new Unit(members, pages, stems.subject(members.get(0).text()), intent, keptAs);
+      return new Unit(members, pages, stems.subject(members.get(0).text()), intent, home);
     }
 
     private int[] loose() {
       Neighbours neighbours = index.neighbours(settings.minShared());
       Communities communities = new Communities(index, neighbours, settings.minShared());
-      keptUnits().values().forEach(communities::keepTogether);
+      heldUnits()
+          .values()
+          .forEach(held -> communities.keepTogether(held, units.get(held.get(0)).isLocked()));
       communities.join();
       int[] groupOf = new int[units.size()];
-      boolean[] kept = new boolean[units.size()];
+      boolean[] held = new boolean[units.size()];
+      boolean[] locked = new boolean[units.size()];
       for (int unit = 0; unit < groupOf.length; unit++) {
         groupOf[unit] = communities.find(unit);
-        kept[unit] = units.get(unit).keptAs() != null;
+        held[unit] = units.get(unit).home() != null;
+        locked[unit] = units.get(unit).isLocked();
       }
       List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
-      int[] settled = new Settling(index, neighbours, stemsOf, kept).settle(groupOf);
+      int[] settled = new Settling(index, neighbours, stemsOf, held, locked).settle(groupOf);
       joinByWords(settled);
       return settled;
     }
@@ -155,7 +171,7 @@ public final class Grouping {
     private void joinByWords(int[] groupOf) {
       WordIndex words = wordIndex();
       for (int unit = 0; unit < groupOf.length; unit++) {
-        if (!isFree(unit)) {
+        if (!isFree(unit) && !units.get(unit).isLocked()) {
           words.add(unit);
         }
       }
@@ -170,7 +186,7 @@ public final class Grouping {
     }
 
     private boolean isFree(int unit) {
-      return units.get(unit).pages().isEmpty() && units.get(unit).keptAs() == null;
+      return units.get(unit).pages().isEmpty() && units.get(unit).home() == null;
     }
 
     /** Units in order of volume either follow the primary they share most with or become one. */
@@ -178,16 +194,17 @@ public final class Grouping {
       int[] groupOf = new int[units.size()];
       Neighbours neighbours = index.neighbours(settings.minShared());
       WordIndex words = wordIndex();
-      Map<String, Integer> primaryOfKept = new HashMap<>();
+      Map<String, Integer> primaryOfHeld = new HashMap<>();
       for (int unit = 0; unit < groupOf.length; unit++) {
-        String keptAs = units.get(unit).keptAs();
-        Integer home = keptAs == null ? null : primaryOfKept.get(keptAs);
-        groupOf[unit] = home != null ? home : primaryFor(unit, groupOf, neighbours, words);
-        if (keptAs != null && home == null) {
-          groupOf[unit] = unit;
-          primaryOfKept.put(keptAs, unit);
+        HeldGroup home = units.get(unit).home();
+        Integer primary = home == null ? null : primaryOfHeld.get(home.key());
+        if (home == null) {
+          groupOf[unit] = primaryFor(unit, groupOf, neighbours, words);
+        } else {
+          groupOf[unit] = primary == null ? unit : primary;
+          primaryOfHeld.put(home.key(), groupOf[unit]);
         }
-        if (groupOf[unit] == unit) {
+        if (groupOf[unit] == unit && !units.get(unit).isLocked()) {
           words.add(unit);
         }
       }
@@ -199,7 +216,8 @@ public final class Grouping {
       int most = settings.minShared() - 1;
       for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
         int other = neighbours.unit(at);
-        if (other < unit && groupOf[other] == other && neighbours.shared(at) > most) {
+        boolean isPrimary = other < unit && groupOf[other] == other;
+        if (isPrimary && !units.get(other).isLocked() && neighbours.shared(at) > most) {
           best = other;
           most = neighbours.shared(at);
         }
@@ -212,12 +230,12 @@ public final class Grouping {
       return wordsDecide ? alike : unit;
     }
 
-    private Map<String, List<Integer>> keptUnits() {
+    private Map<String, List<Integer>> heldUnits() {
       Map<String, List<Integer>> result = new TreeMap<>();
       for (int unit = 0; unit < units.size(); unit++) {
-        String keptAs = units.get(unit).keptAs();
-        if (keptAs != null) {
-          result.computeIfAbsent(keptAs, k -> new ArrayList<>()).add(unit);
+        HeldGroup home = units.get(unit).home();
+        if (home != null) {
+          result.computeIfAbsent(home.key(), k -> new ArrayList<>()).add(unit);
         }
       }
       return result;
@@ -234,11 +252,16 @@ public final class Grouping {
    *
    * @param members in {@link #PRIMARY_FIRST} order
    * @param pages the ranking pages that stand for all of them, cut to the depth
+   * @param home the group they are in already
    */
   record Unit(
       List<Keyword> members,
       List<PageAddress> pages,
       Set<String> stems,
       SearchIntent intent,
-      @Nullable String keptAs) {}
+      @Nullable HeldGroup home) {
+    boolean isLocked() {
+      return home != null && home.locked();
+    }
+  }
 }

@@ -28,6 +28,11 @@ public record KeywordGroup(
     members = List.copyOf(members);
   }
 
+  /** The same group under the key of one that was before it. */
+  KeywordGroup continuing(String key) {
+    return new KeywordGroup(key, members, demand, intent, funnelStage, intentReason);
+  }
+
   /** The keyword that stands for the group. */
   public Keyword primary() {
     return members.get(0).keyword();

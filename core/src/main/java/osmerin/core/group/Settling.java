@@ -31,16 +31,24 @@ final class Settling {
   private final Neighbours neighbours;
   private final List<Set<String>> stemsOf;
   private final boolean[] fixed;
+  private final boolean[] locked;
   private final Map<String, Integer> frequency = new HashMap<>();
 
   /**
    * @param fixed units that stay where they are
+   * @param locked units whose group no other may enter
    */
-  Settling(PageIndex index, Neighbours neighbours, List<Set<String>> stemsOf, boolean[] fixed) {
+  Settling(
+      PageIndex index,
+      Neighbours neighbours,
+      List<Set<String>> stemsOf,
+      boolean[] fixed,
+      boolean[] locked) {
     this.index = index;
     this.neighbours = neighbours;
     this.stemsOf = stemsOf;
     this.fixed = fixed;
+    this.locked = locked;
     for (Set<String> stems : stemsOf) {
       stems.forEach(stem -> frequency.merge(stem, 1, Integer::sum));
     }
@@ -138,7 +146,9 @@ final class Settling {
     private Set<Integer> around(int unit) {
       Set<Integer> around = new TreeSet<>();
       for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
-        around.add(groupOf[neighbours.unit(at)]);
+        if (!locked[neighbours.unit(at)]) {
+          around.add(groupOf[neighbours.unit(at)]);
+        }
       }
       around.remove(groupOf[unit]);
       return around;

@@ -1,15 +1,12 @@
 package osmerin.core.group;
 
-import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.text.WordNumbers;
 
 /**
  * Finds, among the units added so far, the one whose words are most alike: the weighted Jaccard
@@ -22,60 +19,104 @@ final class WordIndex {
 
   private static final int STEMS_LOOKED_UP = 2;
 
-  private final List<Set<String>> stemsOf;
+  /** The numbers of a unit's stems, ascending; stems are numbered by their spelling. */
+  private final int[][] stemsOf;
+
   private final List<SearchIntent> intentOf;
-  private final Map<String, Integer> frequency = new HashMap<>();
-  private final Map<String, List<Integer>> added = new HashMap<>();
+  private final WordNumbers numbers;
+  private final double[] weight;
+  private final double[] weightOf;
+  private final IntList[] added;
+  private final int[] seen;
+  private int stamp;
 
   WordIndex(List<Set<String>> stemsOf, List<SearchIntent> intentOf) {
-    this.stemsOf = stemsOf;
+    numbers = new WordNumbers(stemsOf);
+    this.stemsOf = stemsOf.stream().map(numbers::of).toArray(int[][]::new);
     this.intentOf = intentOf;
-    for (Set<String> stems : stemsOf) {
-      stems.forEach(stem -> frequency.merge(stem, 1, Integer::sum));
+    weight = new double[numbers.size()];
+    Arrays.setAll(weight, stem -> Math.log(1 + (stemsOf.size() + 1.0) / numbers.frequency(stem)));
+    weightOf = new double[this.stemsOf.length];
+    Arrays.setAll(
+        weightOf, unit -> Arrays.stream(this.stemsOf[unit]).mapToDouble(s -> weight[s]).sum());
+    added = new IntList[numbers.size()];
+    seen = new int[this.stemsOf.length];
+  }
+
+  /** Numbers in the order in which they were added. */
+  private static final class IntList {
+    private int[] numbers = new int[4];
+    private int size;
+
+    void add(int number) {
+      if (size == numbers.length) {
+        numbers = Arrays.copyOf(numbers, 2 * size);
+      }
+      numbers[size++] = number;
     }
   }
 
   void add(int unit) {
-    for (String stem : rarest(unit)) {
-      added.computeIfAbsent(stem, s -> new ArrayList<>()).add(unit);
+    for (int stem : rarest(unit)) {
+      if (added[stem] == null) {
+        added[stem] = new IntList();
+      }
+      added[stem].add(unit);
     }
   }
 
   /** The unit most alike, the earliest at a tie; never one of opposite intent. */
   OptionalInt nearest(int unit) {
-    Set<Integer> candidates = new HashSet<>();
-    rarest(unit).forEach(stem -> candidates.addAll(added.getOrDefault(stem, List.of())));
+    stamp++;
     int best = -1;
-    double bestLikeness = 0;
-    for (int other : candidates) {
-      double likeness =
-          intentOf.get(unit).isOpposite(intentOf.get(other)) ? 0 : likeness(unit, other);
-      if (likeness > bestLikeness || (likeness == bestLikeness && best > other)) {
-        best = other;
-        bestLikeness = likeness;
+    double most = 0;
+    for (int stem : rarest(unit)) {
+      IntList units = added[stem];
+      for (int i = 0; units != null && i < units.size; i++) {
+        int other = units.numbers[i];
+        if (seen[other] != stamp) {
+          seen[other] = stamp;
+          double likeness = likeness(unit, other);
+          boolean first = likeness > most || (likeness == most && best > other);
+          if (first && !intentOf.get(unit).isOpposite(intentOf.get(other))) {
+            best = other;
+            most = likeness;
+          }
+        }
       }
     }
-    return bestLikeness >= ALIKE ? OptionalInt.of(best) : OptionalInt.empty();
+    return most >= ALIKE ? OptionalInt.of(best) : OptionalInt.empty();
   }
 
-  private List<String> rarest(int unit) {
-    return stemsOf.get(unit).stream()
-        .sorted(Comparator.<String>comparingInt(frequency::get).thenComparing(stem -> stem))
+  /** The rarest stems, the first in spelling at a tie. */
+  private int[] rarest(int unit) {
+    int[] stems = stemsOf[unit];
+    if (stems.length <= STEMS_LOOKED_UP) {
+      return stems;
+    }
+    return Arrays.stream(stems)
+        .boxed()
+        .sorted(Comparator.<Integer>comparingInt(numbers::frequency).thenComparing(s -> s))
         .limit(STEMS_LOOKED_UP)
-        .toList();
+        .mapToInt(Integer::intValue)
+        .toArray();
   }
 
   private double likeness(int unit, int other) {
-    Set<String> mine = stemsOf.get(unit);
-    Set<String> theirs = stemsOf.get(other);
-    Set<String> both = new HashSet<>(mine);
-    both.retainAll(theirs);
-    double shared = weight(both);
-    return shared / (weight(mine) + weight(theirs) - shared);
-  }
-
-  private double weight(Collection<String> stems) {
-    double all = stemsOf.size() + 1.0;
-    return stems.stream().sorted().mapToDouble(s -> Math.log(1 + all / frequency.get(s))).sum();
+    int[] mine = stemsOf[unit];
+    int[] theirs = stemsOf[other];
+    double shared = 0;
+    for (int i = 0, j = 0; i < mine.length && j < theirs.length; ) {
+      if (mine[i] == theirs[j]) {
+        shared += weight[mine[i]];
+        i++;
+        j++;
+      } else if (mine[i] < theirs[j]) {
+        i++;
+      } else {
+        j++;
+      }
+    }
+    return shared / (weightOf[unit] + weightOf[other] - shared);
   }
 }

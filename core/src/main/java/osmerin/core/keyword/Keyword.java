@@ -121,6 +121,11 @@ public final class Keyword {
         newer.pages.isEmpty() ? pages : newer.pages);
   }
 
+  /** This keyword with another search intent. */
+  public Keyword withIntent(@Nullable SearchIntent other) {
+    return new Keyword(text, volume, difficulty, costPerClick, other, pages);
+  }
+
   /** This keyword with other ranking pages, best first. */
   public Keyword withPages(List<PageAddress> others) {
     return new Keyword(text, volume, difficulty, costPerClick, intent, others);

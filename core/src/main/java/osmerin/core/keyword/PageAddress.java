@@ -45,6 +45,20 @@ public record PageAddress(String value) {
     return value.substring(0, firstOf(value, "/?:"));
   }
 
+  /**
+   * The last part of the path in words: "night fishing" for "eels.example/2024/night-fishing.html".
+   */
+  public String words() {
+    int slash = value.lastIndexOf('/');
+    return slash < 0
+        ? ""
+        : value
+            .substring(slash + 1)
+            .replaceFirst("\\.\\w+$", "")
+            .replaceAll("[-_+.?=&%]+", " ")
+            .strip();
+  }
+
   private static String before(String text, char sign) {
     int at = text.indexOf(sign);
     return at < 0 ? text : text.substring(0, at);

@@ -6,10 +6,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Stems;
+import osmerin.core.text.WordNumbers;
 
 /**
  * How alike groups are: the cosine of their words and the cosine of the sites that rank for them,
@@ -25,13 +27,26 @@ final class Likeness {
   private final List<Map<Integer, Double>> neighbours = new ArrayList<>();
 
   Likeness(List<KeywordGroup> groups, Stems stems) {
-    List<Map<String, Double>> words = weighted(groups.stream().map(g -> words(g, stems)).toList());
-    List<Map<String, Double>> sites = weighted(groups.stream().map(Likeness::sites).toList());
+    Vectors words = new Vectors(groups.stream().map(g -> words(g, stems)).toList());
+    Vectors sites = new Vectors(groups.stream().map(Likeness::sites).toList());
     groups.forEach(g -> neighbours.add(new TreeMap<>()));
-    Map<String, List<Integer>> byWord = index(words);
-    Map<String, List<Integer>> bySite = index(sites);
+    double[] byWords = new double[groups.size()];
+    double[] bySites = new double[groups.size()];
+    int[] touched = new int[groups.size()];
+    boolean[] seen = new boolean[groups.size()];
     for (int i = 0; i < groups.size(); i++) {
-      keepNearest(i, combined(i, cosines(i, words, byWord), cosines(i, sites, bySite), sites));
+      int n = words.addCosines(i, byWords, touched, 0, seen);
+      n = sites.addCosines(i, bySites, touched, n, seen);
+      double[] likeness = new double[n];
+      for (int k = 0; k < n; k++) {
+        int j = touched[k];
+        boolean sitesKnown = !sites.isEmpty(i) && !sites.isEmpty(j);
+        likeness[k] = (sitesKnown ? byWords[j] / 2 : byWords[j]) + bySites[j] / 2;
+        byWords[j] = 0;
+        bySites[j] = 0;
+        seen[j] = false;
+      }
+      keepNearest(i, touched, likeness);
     }
   }
 
@@ -39,31 +54,16 @@ final class Likeness {
     return neighbours.get(group);
   }
 
-  private static Map<Integer, Double> combined(
-      int i,
-      Map<Integer, Double> byWords,
-      Map<Integer, Double> bySites,
-      List<Map<String, Double>> sites) {
-    Map<Integer, Double> result = new TreeMap<>();
-    byWords.forEach(
-        (j, likeness) -> {
-          boolean sitesKnown = !sites.get(i).isEmpty() && !sites.get(j).isEmpty();
-          result.put(j, sitesKnown ? likeness / 2 : likeness);
-        });
-    bySites.forEach((j, likeness) -> result.merge(j, likeness / 2, Double::sum));
-    return result;
-  }
-
-  private void keepNearest(int i, Map<Integer, Double> likenesses) {
-    likenesses.entrySet().stream()
+  private void keepNearest(int i, int[] others, double[] likeness) {
+    IntStream.range(0, likeness.length)
+        .boxed()
         .sorted(
-            Comparator.<Map.Entry<Integer, Double>>comparingDouble(e -> -e.getValue())
-                .thenComparing(Map.Entry::getKey))
+            Comparator.<Integer>comparingDouble(k -> -likeness[k]).thenComparing(k -> others[k]))
         .limit(NEIGHBOURS)
         .forEach(
-            e -> {
-              neighbours.get(i).put(e.getKey(), e.getValue());
-              neighbours.get(e.getKey()).put(i, e.getValue());
+            k -> {
+              neighbours.get(i).put(others[k], likeness[k]);
+              neighbours.get(others[k]).put(i, likeness[k]);
             });
   }
 
@@ -85,48 +85,97 @@ final class Likeness {
     return counts;
   }
 
-  /** Turns counts into unit vectors weighted by idf = ln(1 + groups / groups with the feature). */
-  private static List<Map<String, Double>> weighted(List<Map<String, Double>> counts) {
-    Map<String, Integer> frequency = new HashMap<>();
-    counts.forEach(c -> c.keySet().forEach(f -> frequency.merge(f, 1, Integer::sum)));
-    List<Map<String, Double>> vectors = new ArrayList<>();
-    for (Map<String, Double> count : counts) {
-      Map<String, Double> vector = new TreeMap<>();
-      double all = count.values().stream().mapToDouble(Double::doubleValue).sum();
-      count.forEach(
-          (f, n) ->
-              vector.put(f, n / all * Math.log(1.0 + (double) counts.size() / frequency.get(f))));
-      double norm = Math.sqrt(vector.values().stream().mapToDouble(w -> w * w).sum());
-      vector.replaceAll((f, w) -> w / norm);
-      vectors.add(vector);
-    }
-    return vectors;
-  }
+  /**
+   * Unit vectors weighted by idf = ln(1 + groups / groups with the feature). Features are numbered
+   * by their spelling, so that sums do not depend on the order of the groups' own parts.
+   */
+  private static final class Vectors {
+    private final int[][] features;
+    private final double[][] weights;
+    private final int[][] groupsOf;
+    private final double[][] weightsOf;
 
-  private static Map<String, List<Integer>> index(List<Map<String, Double>> vectors) {
-    Map<String, List<Integer>> index = new HashMap<>();
-    for (int i = 0; i < vectors.size(); i++) {
-      for (String feature : vectors.get(i).keySet()) {
-        index.computeIfAbsent(feature, f -> new ArrayList<>()).add(i);
+    Vectors(List<Map<String, Double>> counts) {
+      WordNumbers numbers = new WordNumbers(counts.stream().map(Map::keySet).toList());
+      features = new int[counts.size()][];
+      weights = new double[counts.size()][];
+      for (int i = 0; i < features.length; i++) {
+        features[i] = numbers.of(counts.get(i).keySet());
+        weights[i] = unit(counts.get(i), numbers, counts.size());
+      }
+      groupsOf = new int[numbers.size()][];
+      weightsOf = new double[numbers.size()][];
+      index(numbers);
+    }
+
+    private static double[] unit(Map<String, Double> counts, WordNumbers numbers, int groups) {
+      double all = counts.values().stream().mapToDouble(Double::doubleValue).sum();
+      // In the order of their spelling, which is that of their numbers.
+      double[] vector =
+          new TreeMap<>(counts)
+              .entrySet().stream()
+                  .mapToDouble(
+                      e ->
+                          e.getValue()
+                              / all
+                              * Math.log(1.0 + (double) groups / numbers.frequency(e.getKey())))
+                  .toArray();
+      double squares = 0;
+      for (double weight : vector) {
+        squares += weight * weight;
+      }
+      double norm = Math.sqrt(squares);
+      for (int k = 0; k < vector.length; k++) {
+        vector[k] /= norm;
+      }
+      return vector;
+    }
+
+    /** Which groups have a feature; one that too many have says nothing of any two. */
+    private void index(WordNumbers numbers) {
+      int[] filled = new int[numbers.size()];
+      for (int f = 0; f < filled.length; f++) {
+        boolean tells = numbers.frequency(f) <= MOST_GROUPS_OF_A_FEATURE;
+        groupsOf[f] = new int[tells ? numbers.frequency(f) : 0];
+        weightsOf[f] = new double[groupsOf[f].length];
+      }
+      for (int i = 0; i < features.length; i++) {
+        for (int k = 0; k < features[i].length; k++) {
+          int f = features[i][k];
+          if (groupsOf[f].length > 0) {
+            groupsOf[f][filled[f]] = i;
+            weightsOf[f][filled[f]++] = weights[i][k];
+          }
+        }
       }
     }
-    index.values().removeIf(groups -> groups.size() > MOST_GROUPS_OF_A_FEATURE);
-    return index;
-  }
 
-  private static Map<Integer, Double> cosines(
-      int i, List<Map<String, Double>> vectors, Map<String, List<Integer>> index) {
-    Map<Integer, Double> result = new TreeMap<>();
-    vectors
-        .get(i)
-        .forEach(
-            (feature, weight) -> {
-              for (int j : index.getOrDefault(feature, List.of())) {
-                if (j != i) {
-                  result.merge(j, weight * vectors.get(j).get(feature), Double::sum);
-                }
-              }
-            });
-    return result;
+    boolean isEmpty(int group) {
+      return features[group].length == 0;
+    }
+
+    /**
+     * Adds a group's cosines with all others that share a feature with it.
+     *
+     * @param touched the others met so far, of which there are {@code n}; new ones are added
+     * @return how many are met now
+     */
+    int addCosines(int group, double[] sums, int[] touched, int n, boolean[] seen) {
+      int met = n;
+      for (int k = 0; k < features[group].length; k++) {
+        int f = features[group][k];
+        for (int at = 0; at < groupsOf[f].length; at++) {
+          int other = groupsOf[f][at];
+          if (other != group) {
+            sums[other] += weights[group][k] * weightsOf[f][at];
+            if (!seen[other]) {
+              seen[other] = true;
+              touched[met++] = other;
+            }
+          }
+        }
+      }
+      return met;
+    }
   }
 }

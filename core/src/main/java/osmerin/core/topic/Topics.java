@@ -39,6 +39,11 @@ public final class Topics {
     return new Run(groups, kept).topics();
   }
 
+  /** Of the groups of a topic, at least one, the one that would be its pillar. */
+  public KeywordGroup pillar(List<KeywordGroup> groups) {
+    return new Run(groups, Map.of()).pillar(groups, null);
+  }
+
   private static long searches(KeywordGroup group) {
     return group.demand().searches() == null ? 0 : group.demand().searches();
   }

@@ -39,6 +39,11 @@ public record SiteReach(double strength, double spread, ClickCurve curve) {
     return 1 / (1 + Math.exp((difficulty - strength) / spread));
   }
 
+  /** The difficulty at which the chance is this, above 0 and below 1; may lie outside 0–100. */
+  public double difficultyAt(double chance) {
+    return strength + spread * Math.log((1 - chance) / chance);
+  }
+
   /** The position to expect at a chance: {@code 10 − 9 · chance}. */
   public double position(double chance) {
     return 10 - 9 * chance;

@@ -143,8 +143,8 @@ class GroupPartsTest {
     String[] alike = {"abcdefgh", "abcdefgh", "abcdefgi", "abcdefgi"};
     PageIndex index = lettered(alike);
     Communities communities = new Communities(index, index.neighbours(3), 3);
-    communities.keepTogether(List.of(0, 1));
-    communities.keepTogether(List.of(2));
+    communities.keepTogether(List.of(0, 1), false);
+    communities.keepTogether(List.of(2), false);
     communities.join();
     assertThat(communities.find(0)).isEqualTo(communities.find(1));
     assertThat(communities.find(0)).isNotEqualTo(communities.find(2));
@@ -174,12 +174,20 @@ class GroupPartsTest {
             Set.of("glaze", "sieve"),
             Set.of("glaze", "lid"));
     PageIndex index = lettered(pages);
-    Settling settling = new Settling(index, index.neighbours(3), words, new boolean[5]);
+    boolean[] none = new boolean[5];
+    boolean[] all = {true, true, true, true, true};
+    Settling settling = new Settling(index, index.neighbours(3), words, none, none);
     assertThat(settling.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 2);
-    Settling held =
-        new Settling(
-            index, index.neighbours(3), words, new boolean[] {true, true, true, true, true});
+    Settling held = new Settling(index, index.neighbours(3), words, all, none);
     assertThat(held.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 0);
+    Settling shut =
+        new Settling(
+            index,
+            index.neighbours(3),
+            words,
+            new boolean[] {false, false, true, true, false},
+            new boolean[] {false, false, true, true, false});
+    assertThat(shut.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 0);
   }
 
   @Test

@@ -133,7 +133,11 @@ class GroupingTest {
             keyword("glaze beads up", 20L, pages("g", 0, 8)),
             keyword("slab roller", 50L, pages("s", 0, 8)));
     List<KeywordGroup> groups =
-        LOOSE.group(keywords, Map.of("1", Set.of("glaze crawling"), "2", Set.of("kiln wiring")));
+        LOOSE.group(
+            keywords,
+            List.of(
+                new HeldGroup("1", Set.of("glaze crawling"), false),
+                new HeldGroup("2", Set.of("kiln wiring"), false)));
     assertThat(groups).extracting(KeywordGroup::keptAs).containsExactlyInAnyOrder("1", "2", null);
     KeywordGroup first = byKey(groups, "1");
     assertThat(first.members()).extracting(m -> m.keyword().text()).contains("crawling of glazes");
@@ -159,22 +163,12 @@ class GroupingTest {
   void addingKeywordsNeverMovesWhatIsGrouped(long seed) {
     List<Keyword> keywords = random(seed).keywords();
     List<KeywordGroup> before = LOOSE.group(keywords.subList(0, keywords.size() / 2));
-    Map<String, Set<String>> kept =
-        before.stream()
-            .collect(
-                Collectors.toMap(
-                    g -> g.primary().normal(),
-                    g ->
-                        g.members().stream()
-                            .map(m -> m.keyword().normal())
-                            .collect(Collectors.toSet())));
+    List<HeldGroup> held =
+        before.stream().map(g -> new HeldGroup(g.primary().normal(), normals(g), false)).toList();
     for (Grouping grouping : List.of(LOOSE, STRICT)) {
-      List<KeywordGroup> after = grouping.group(keywords, kept);
-      kept.forEach(
-          (key, members) ->
-              assertThat(byKey(after, key).members())
-                  .extracting(m -> m.keyword().normal())
-                  .containsAll(members));
+      List<KeywordGroup> after = grouping.group(keywords, held);
+      held.forEach(
+          group -> assertThat(normals(byKey(after, group.key()))).containsAll(group.members()));
     }
   }
 
@@ -323,6 +317,10 @@ class GroupingTest {
 
   private static KeywordGroup byKey(List<KeywordGroup> groups, String key) {
     return groups.stream().filter(g -> key.equals(g.keptAs())).findFirst().orElseThrow();
+  }
+
+  private static Set<String> normals(KeywordGroup group) {
+    return group.members().stream().map(m -> m.keyword().normal()).collect(Collectors.toSet());
   }
 
   private static List<List<String>> shape(List<KeywordGroup> groups) {

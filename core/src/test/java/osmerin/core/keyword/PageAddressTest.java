@@ -48,4 +48,15 @@ class PageAddressTest {
     assertThat(PageAddress.of("https://www.kiln.example:8080/a").orElseThrow().host())
         .isEqualTo("kiln.example");
   }
+
+  @ParameterizedTest
+  @CsvSource({
+    "eels.example/2024/night-fishing.html, night fishing",
+    "eels.example/smoked_eel/, smoked eel",
+    "eels.example/post?p=12, post p 12",
+    "eels.example, ''",
+  })
+  void theLastPartOfAnAddressInWords(String address, String words) {
+    assertThat(PageAddress.of(address).orElseThrow().words()).isEqualTo(words);
+  }
 }

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.HeldGroup;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
 
@@ -40,11 +41,11 @@ class TopicsTest {
 
   @Test
   void existingTopicsKeepNamePillarAndGroupsAndNewGroupsJoinThem() {
-    Map<String, Set<String>> kept =
-        Map.of(
-            "g1", Set.of("sourdough starter"),
-            "g2", Set.of("sourdough bread recipe"),
-            "g3", Set.of("bee hive"));
+    List<HeldGroup> kept =
+        List.of(
+            new HeldGroup("g1", Set.of("sourdough starter"), false),
+            new HeldGroup("g2", Set.of("sourdough bread recipe"), false),
+            new HeldGroup("g3", Set.of("bee hive"), false));
     List<KeywordGroup> groups = new Grouping(GroupingSettings.DEFAULT).group(keywords(), kept);
     List<Topic> topics =
         new Topics()

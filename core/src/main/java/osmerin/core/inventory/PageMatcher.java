@@ -1,0 +1,160 @@
+package osmerin.core.inventory;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.PageAddress;
+import osmerin.core.text.Stems;
+import osmerin.core.worth.ClickCurve;
+
+/**
+ * Matches live pages with keyword groups. Ranking pages decide: the group for whose keywords a page
+ * ranks best, weighed by searches and by the clicks at its place. Where a page ranks for nothing,
+ * the words of its title and address decide, weighed by rarity. Keywords are handed in one by one,
+ * so that memory follows the pages and not the keywords.
+ */
+public final class PageMatcher {
+  /** Where a title shares less than this part of the weight of its and a group's words. */
+  private static final double ALIKE = 0.34;
+
+  /** Groups for which a page ranks with less than this part of its whole weight do not count. */
+  private static final double WORTH_NAMING = 0.05;
+
+  /**
+   * A page to be matched.
+   *
+   * @param key the caller's
+   * @param address where it is
+   */
+  public record Page(String key, PageAddress address, @Nullable String title) {}
+
+  private final Stems stems = new Stems();
+  private final Map<PageAddress, Page> byAddress = new HashMap<>();
+  private final Map<String, Map<String, Tally>> ranking = new HashMap<>();
+  private final Map<String, Set<String>> wordsOf = new HashMap<>();
+  private final Map<String, Integer> frequency = new HashMap<>();
+  private final Map<String, List<String>> groupsWith = new HashMap<>();
+
+  /** What a page is to a group's keywords. */
+  private static final class Tally {
+    private double weight;
+    private int keywords;
+    private int best = Integer.MAX_VALUE;
+  }
+
+  public PageMatcher(Collection<Page> pages) {
+    pages.forEach(page -> byAddress.putIfAbsent(page.address(), page));
+  }
+
+  /** Takes a group by its name. */
+  public void group(String group, String name) {
+    Set<String> words = stems.subject(name);
+    wordsOf.put(group, words);
+    for (String word : words) {
+      frequency.merge(word, 1, Integer::sum);
+      groupsWith.computeIfAbsent(word, w -> new ArrayList<>()).add(group);
+    }
+  }
+
+  /** Takes a keyword of a group. */
+  public void keyword(String group, Keyword keyword) {
+    keyword(group, keyword.volume() == null ? 0 : keyword.volume().searches(), keyword.pages());
+  }
+
+  /**
+   * Takes a keyword of a group, of which only what ranks for it is known.
+   *
+   * @param searches a month, 0 when unknown
+   * @param pages best first
+   */
+  public void keyword(String group, long searches, List<PageAddress> pages) {
+    for (int i = 0; i < pages.size(); i++) {
+      Page page = byAddress.get(pages.get(i));
+      if (page != null) {
+        Tally tally =
+            ranking
+                .computeIfAbsent(page.key(), k -> new TreeMap<>())
+                .computeIfAbsent(group, g -> new Tally());
+        tally.weight += (1 + searches) * ClickCurve.SHIPPED.share(Math.min(10, i + 1));
+        tally.keywords++;
+        tally.best = Math.min(tally.best, i + 1);
+      }
+    }
+  }
+
+  /**
+   * The groups of each page by its key, the surest first. By pages all for which it ranks are
+   * named, by words the likeliest one; none when nothing speaks for any.
+   */
+  public Map<String, List<PageMatch>> matches() {
+    Map<String, List<PageMatch>> matches = new HashMap<>();
+    for (Page page : byAddress.values()) {
+      Map<String, Tally> tallies = ranking.get(page.key());
+      matches.put(page.key(), tallies == null ? byWords(page) : byPages(tallies));
+    }
+    return matches;
+  }
+
+  /** The more of the page's weight and the more keywords, the surer. */
+  private static List<PageMatch> byPages(Map<String, Tally> tallies) {
+    double all = tallies.values().stream().mapToDouble(t -> t.weight).sum();
+    List<PageMatch> matches = new ArrayList<>();
+    tallies.forEach(
+        (group, t) -> {
+          if (t.weight / all >= WORTH_NAMING) {
+            double sure = t.weight / all * (1 - Math.pow(0.5, t.keywords));
+            matches.add(new PageMatch(group, PageMatch.Basis.PAGES, sure, t.keywords, t.best));
+          }
+        });
+    matches.sort(Comparator.comparingDouble(m -> -m.sure()));
+    return matches;
+  }
+
+  private List<PageMatch> byWords(Page page) {
+    Set<String> words = words(page);
+    Set<String> candidates = new HashSet<>();
+    words.forEach(word -> candidates.addAll(groupsWith.getOrDefault(word, List.of())));
+    return candidates.stream()
+        .map(
+            group ->
+                new PageMatch(group, PageMatch.Basis.WORDS, alike(words, wordsOf.get(group)), 0, 0))
+        .filter(match -> match.sure() >= ALIKE)
+        .sorted(
+            Comparator.<PageMatch>comparingDouble(m -> -m.sure()).thenComparing(PageMatch::group))
+        .limit(1)
+        .toList();
+  }
+
+  /** Of the title; of the last part of the address where there is none. */
+  private Set<String> words(Page page) {
+    boolean untitled = page.title() == null || page.title().isBlank();
+    return stems.subject(untitled ? page.address().words() : page.title());
+  }
+
+  /**
+   * The mean of how much of the title's words the group has and how much of the group's words the
+   * title has, each by weight: a title says more than the keyword it answers.
+   */
+  private double alike(Set<String> title, Set<String> group) {
+    Set<String> both = new HashSet<>(title);
+    both.retainAll(group);
+    double shared = weight(both);
+    return 0.3 * shared / weight(title) + 0.7 * shared / weight(group);
+  }
+
+  private double weight(Set<String> words) {
+    double all = wordsOf.size() + 1.0;
+    return words.stream()
+        .sorted()
+        .mapToDouble(w -> Math.log(1 + all / frequency.getOrDefault(w, 1)))
+        .sum();
+  }
+}
