@@ -123,7 +123,7 @@ public final class TableFile {
   }
 
   /** A ZIP archive in whose directory, at the end, the workbook's own part is named. */
-  private static boolean isWorkbook(byte[] bytes) {
+  public static boolean isWorkbook(byte[] bytes) {
     if (bytes.length < 4 || bytes[0] != 'P' || bytes[1] != 'K' || bytes[2] != 3) {
       return false;
     }

@@ -11,7 +11,8 @@ public final class UnreadableFileException extends RuntimeException {
     EMPTY,
     NOT_TEXT,
     BROKEN,
-    NO_KEYWORD_COLUMN
+    NO_KEYWORD_COLUMN,
+    NO_ADDRESSES
   }
 
   private final Fault fault;

@@ -1,0 +1,96 @@
+package osmerin.formats.inventory;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.zip.GZIPInputStream;
+import osmerin.formats.table.TableFile;
+import osmerin.formats.text.UnreadableFileException;
+import osmerin.formats.text.UnreadableFileException.Fault;
+
+/**
+ * Reads what is live from a file, which shows by itself what it is: a sitemap or an index of
+ * sitemaps, an Atom or RSS feed, a table, a ZIP archive of Markdown, or any of these packed by
+ * gzip.
+ */
+public final class InventoryFile {
+  /** A packed file may unpack to no more than this. */
+  static final int MOST_BYTES = 200_000_000;
+
+  private static final int LOOKED_AT = 4_096;
+  private static final Pattern ROOT =
+      Pattern.compile("<\\s*(?:\\w+:)?(urlset|sitemapindex|feed|rss|RDF)\\b");
+
+  private final String siteAddress;
+  private final ZoneId zone;
+
+  /**
+   * @param siteAddress "https://marlpit.example", for addresses without a host
+   * @param zone in which a moment becomes a day
+   */
+  public InventoryFile(String siteAddress, ZoneId zone) {
+    this.siteAddress = siteAddress;
+    this.zone = zone;
+  }
+
+  /**
+   * Reads a file.
+   *
+   * @throws UnreadableFileException when it is none of the forms, or broken
+   */
+  public InventoryReading read(byte[] bytes) {
+    byte[] plain = isGzip(bytes) ? unpacked(bytes) : bytes;
+    if (plain.length == 0) {
+      throw new UnreadableFileException(Fault.EMPTY, "The file is empty.");
+    }
+    Pages pages = new Pages(siteAddress);
+    if (isZip(plain) && !TableFile.isWorkbook(plain)) {
+      new MarkdownArchive(zone).read(plain, pages);
+      return pages.reading();
+    }
+    String root = root(plain);
+    switch (root.toLowerCase(Locale.ROOT)) {
+      case "urlset", "sitemapindex" -> new SitemapReader(zone).read(plain, siteAddress, pages);
+      case "feed", "rss", "rdf" -> new FeedReader(zone).read(plain, pages);
+      default -> new PageTable(zone).read(plain, pages);
+    }
+    return pages.reading();
+  }
+
+  private static boolean isGzip(byte[] bytes) {
+    return bytes.length > 2 && (bytes[0] & 0xff) == 0x1f && (bytes[1] & 0xff) == 0x8b;
+  }
+
+  private static boolean isZip(byte[] bytes) {
+    return bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K';
+  }
+
+  private static byte[] unpacked(byte[] bytes) {
+    try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
+      byte[] plain = in.readNBytes(MOST_BYTES + 1);
+      if (plain.length > MOST_BYTES) {
+        throw new UnreadableFileException(
+            Fault.BROKEN, "Unpacked, the file has more than 200 MB. Split it.");
+      }
+      return plain;
+    } catch (IOException e) {
+      throw new UnreadableFileException(Fault.BROKEN, "The packed file breaks off. Pack it anew.");
+    }
+  }
+
+  /** The name of the first element, empty when it is no XML that we know. */
+  private static String root(byte[] bytes) {
+    int length = Math.min(bytes.length, LOOKED_AT);
+    // UTF-16 shows as plain letters once the zeros between them are gone.
+    String start = new String(bytes, 0, length, StandardCharsets.ISO_8859_1).replace("\0", "");
+    if (!start.contains("<")) {
+      return "";
+    }
+    Matcher root = ROOT.matcher(start);
+    return root.find() ? root.group(1) : "";
+  }
+}
