@@ -70,7 +70,13 @@ function count() {
   if (!bar) return;
   const marked = document.querySelectorAll("input[name=marked]:checked").length;
   bar.hidden = marked === 0;
-  bar.querySelector("[data-marked-count]").textContent = `${marked} marked`;
+  const every = bar.querySelector("[data-mark-every]");
+  const field = bar.querySelector("[data-every-field]");
+  const all = marked > 0 && marked === document.querySelectorAll("input[name=marked]").length;
+  if (field && !all) field.disabled = true;
+  const counted = field && !field.disabled ? every.dataset.every : marked;
+  if (every) every.hidden = !all || !field.disabled;
+  bar.querySelector("[data-marked-count]").textContent = `${counted} marked`;
 }
 
 function choose(bar) {
@@ -92,6 +98,11 @@ document.addEventListener("click", (event) => {
       boxes.slice(from, to + 1).forEach((one) => (one.checked = box.checked));
     }
     last = box;
+    count();
+  }
+  // All that match the filter, those of other pages too.
+  if (event.target.closest?.("[data-mark-every]")) {
+    document.querySelector("[data-every-field]").disabled = false;
     count();
   }
   if (event.target.closest?.("[data-unmark]")) {

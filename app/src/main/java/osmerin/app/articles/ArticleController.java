@@ -13,7 +13,9 @@ import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.InitBinder;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,6 +27,7 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.LenientNumber;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -62,6 +65,13 @@ class ArticleController {
     this.articles = articles;
     this.types = types;
     this.team = team;
+  }
+
+  /** Nonsense in the address counts as nothing asked. */
+  @InitBinder("articleFilter")
+  void lenientNumbers(WebDataBinder binder) {
+    binder.registerCustomEditor(Long.class, new LenientNumber<>(Long::valueOf));
+    binder.registerCustomEditor(Integer.class, new LenientNumber<>(Integer::valueOf));
   }
 
   /** The ledger. Asked for without a filter, it is shown as it was last looked at. */

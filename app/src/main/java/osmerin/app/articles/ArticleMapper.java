@@ -15,7 +15,19 @@ import osmerin.core.runup.StepRole;
 
 @Mapper
 interface ArticleMapper {
-  int takeNumber(@Param("siteId") long siteId);
+  /** Takes so many numbers in a row; gives the first. */
+  int takeNumbers(@Param("siteId") long siteId, @Param("count") int count);
+
+  long insertBringing(@Param("siteId") long siteId);
+
+  int archiveBroughtIn(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("away") boolean away,
+      @Param("zone") String zone);
+
+  /** Rounds that articles got after they were brought in. */
+  int refreshedBroughtIn(@Param("id") long id);
 
   long insertArticle(
       @Param("siteId") long siteId,

@@ -65,7 +65,7 @@ public class ArticleService {
     context.require(Right.COMMISSION);
     String title = title(commission.title());
     ArticleType type = type(context, Kind.NEW, commission.typeId());
-    int number = articles.takeNumber(context.siteId());
+    int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
     commission
         .people()

@@ -30,6 +30,7 @@ import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.briefs.EvidenceService;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.inventory.LiveMatching;
 import osmerin.app.live.PublishService;
 import osmerin.app.live.RefreshService;
 import osmerin.app.pitches.PitchService;
@@ -37,7 +38,10 @@ import osmerin.app.plan.MonthService;
 import osmerin.app.plan.Targets;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.GroupOrder;
 import osmerin.app.research.ImportService;
+import osmerin.app.research.ResearchService;
+import osmerin.app.research.TopicEdits;
 import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
@@ -59,12 +63,18 @@ import osmerin.core.runup.StepRole;
 public class DemoLoader implements ApplicationRunner {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
   private static final String PASSWORD = "throw-glaze-fire";
+  private static final int TOPICS_IN_FOCUS = 2;
+  private static final Duration FIRST_IMPORT = Duration.ofDays(740);
+  private static final Duration LATER_IMPORT = Duration.ofDays(90);
   private static final LocalTime MORNING = LocalTime.of(9, 30);
 
   private final TeamService team;
   private final SiteService sites;
   private final ArticleTypeService types;
   private final ImportService imports;
+  private final ResearchService research;
+  private final TopicEdits topicEdits;
+  private final LiveMatching matching;
   private final ArticleService articles;
   private final ArticleEdits edits;
   private final BriefService briefs;
@@ -83,6 +93,9 @@ public class DemoLoader implements ApplicationRunner {
       SiteService sites,
       ArticleTypeService types,
       ImportService imports,
+      ResearchService research,
+      TopicEdits topicEdits,
+      LiveMatching matching,
       ArticleService articles,
       ArticleEdits edits,
       BriefService briefs,
@@ -99,6 +112,9 @@ public class DemoLoader implements ApplicationRunner {
     this.sites = sites;
     this.types = types;
     this.imports = imports;
+    this.research = research;
+    this.topicEdits = topicEdits;
+    this.matching = matching;
     this.articles = articles;
     this.edits = edits;
     this.briefs = briefs;
@@ -143,7 +159,7 @@ public class DemoLoader implements ApplicationRunner {
 
     /** The past gets its days, and people the mail addresses that nothing was sent to meanwhile. */
     void finish() {
-      ageing.ageImports(begun, begun.minus(Duration.ofDays(740)));
+      ageing.ageImports(begun, begun.minus(FIRST_IMPORT));
       ageing.ageTargets(begun);
       ageing.ageOpenArticles(begun);
       ageing.ageOpenRounds();
@@ -161,11 +177,49 @@ public class DemoLoader implements ApplicationRunner {
           as("Odile Brandt"),
           "marlpit-keywords.csv",
           DemoResearch.csv().getBytes(StandardCharsets.UTF_8));
+      addLaterImport();
       addLive();
+      addOverlap();
       addMonthInHand();
       addComingMonths();
       addPitches();
       addTargets();
+      keepInFocus();
+    }
+
+    private void addLaterImport() {
+      ageing.ageImports(begun, begun.minus(FIRST_IMPORT));
+      Instant later = clock.instant();
+      imports.importFile(
+          as("Odile Brandt"),
+          "marlpit-keywords-again.csv",
+          DemoResearch.laterCsv().getBytes(StandardCharsets.UTF_8));
+      ageing.ageImports(later, begun.minus(LATER_IMPORT));
+    }
+
+    /** Two live articles of one topic chase one group. */
+    private void addOverlap() {
+      SiteContext strategist = as("Odile Brandt");
+      List<ResearchService.Group> live =
+          research
+              .topic(
+                  strategist,
+                  research.overview(strategist).topics().get(1).topic().id(),
+                  GroupOrder.DEMAND)
+              .groups()
+              .stream()
+              .filter(ResearchService.Group::isLive)
+              .toList();
+      matching.correct(strategist, live.get(1).articles().get(0).number(), live.get(0).row().id());
+    }
+
+    private void keepInFocus() {
+      SiteContext strategist = as("Odile Brandt");
+      research
+          .overview(strategist)
+          .topics()
+          .subList(0, TOPICS_IN_FOCUS)
+          .forEach(t -> topicEdits.focus(strategist, t.topic().id(), true));
     }
 
     private void addPeopleAndSite() {

@@ -96,6 +96,20 @@ public final class DemoResearch {
     return pottery().write();
   }
 
+  /** Some of Marlpit's keywords once more, two years on: some are searched more, some less. */
+  static String laterCsv() {
+    List<String> lines = csv().lines().toList();
+    StringBuilder later = new StringBuilder(lines.get(0)).append('\n');
+    for (int i = 1; i < lines.size(); i += 4) {
+      String[] parts = lines.get(i).split(",", 3);
+      if (!parts[0].startsWith("\"") && parts[1].matches("\\d+")) {
+        long volume = Math.round(Long.parseLong(parts[1]) * (i % 3 == 0 ? 0.92 : 1.06) / 10) * 10;
+        later.append(parts[0]).append(',').append(volume).append(',').append(parts[2]).append('\n');
+      }
+    }
+    return later.toString();
+  }
+
   /** That of Sprocket Fen. */
   static String cyclingCsv() {
     return cycling().write();

@@ -2,6 +2,7 @@ package osmerin.app.history;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +61,9 @@ public class History {
     note(context, needs, sentence, List.of(changes));
   }
 
+  /** A statement has room for so many at the most, by its parameters. */
+  private static final int CHANGES_AT_ONCE = 1_000;
+
   long insert(
       SiteContext context,
       Right needs,
@@ -69,7 +73,10 @@ public class History {
     long id =
         history.insert(
             context.siteId(), context.personId(), clock.instant(), sentence, needs, undoes);
-    history.insertChanges(id, changes);
+    for (int from = 0; from < changes.size(); from += CHANGES_AT_ONCE) {
+      int to = Math.min(changes.size(), from + CHANGES_AT_ONCE);
+      history.insertChanges(id, from, changes.subList(from, to));
+    }
     return id;
   }
 
@@ -83,6 +90,23 @@ public class History {
 
   public long count(SiteContext context, Asked asked) {
     return history.count(context.siteId(), asked.thing(), asked.key(), asked.personId());
+  }
+
+  /**
+   * For each of these things the latest entry about it that was not taken back, if there is one.
+   */
+  public Map<String, Long> standing(SiteContext context, Thing thing, Collection<String> keys) {
+    return keys.isEmpty()
+        ? Map.of()
+        : history.standing(context.siteId(), thing, keys).stream()
+            .collect(
+                Collectors.toMap(
+                    HistoryMapper.StandingRow::key, HistoryMapper.StandingRow::entryId));
+  }
+
+  /** Another text after every change of the site, so that what was worked out can be kept by it. */
+  public String state(SiteContext context) {
+    return history.state(context.siteId());
   }
 
   /** Somebody who did something here. */

@@ -46,7 +46,10 @@ interface HistoryMapper {
       @Param("needs") Right needs,
       @Param("undoes") @Nullable Long undoes);
 
-  void insertChanges(@Param("entryId") long entryId, @Param("changes") List<Change> changes);
+  void insertChanges(
+      @Param("entryId") long entryId,
+      @Param("from") int from,
+      @Param("changes") List<Change> changes);
 
   Optional<EntryRow> lock(@Param("siteId") long siteId, @Param("id") long id);
 
@@ -73,6 +76,16 @@ interface HistoryMapper {
   /** The sentence of the latest standing entry that changed the same value after this one. */
   Optional<EntryRow> findNewer(
       @Param("siteId") long siteId, @Param("id") long id, @Param("change") Change change);
+
+  String state(@Param("siteId") long siteId);
+
+  /** An entry about a thing that has not been taken back. */
+  record StandingRow(String key, long entryId) {}
+
+  List<StandingRow> standing(
+      @Param("siteId") long siteId,
+      @Param("thing") Thing thing,
+      @Param("keys") Collection<String> keys);
 
   Optional<EntryRow> findLast(
       @Param("siteId") long siteId,

@@ -8,10 +8,22 @@ public enum Thing {
   PITCH,
   /** Id of a keyword group. */
   GROUP,
+  /** Id of what a person did to several groups at once. */
+  GROUPING,
+  /** Id of what a person did to the intents of several keywords at once. */
+  INTENTS,
+  /** Id of what a person did to the exclude list at once. */
+  EXCLUSION,
+  /** Its id. */
+  TOPIC,
   /** "2026-11". */
   MONTH,
   /** Id of a keyword import. */
   IMPORT,
+  /** Id of live articles that were brought in at once. */
+  BROUGHT_IN,
+  /** Number of a live article whose group was said. */
+  MATCH,
   /** Its id. */
   SITE,
   /** Id of the site. */

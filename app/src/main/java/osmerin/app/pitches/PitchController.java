@@ -2,6 +2,7 @@ package osmerin.app.pitches;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,12 +17,15 @@ import osmerin.app.articles.CommissionForm;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
+import osmerin.app.pitches.PitchService.GroupToPitch;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.ResearchService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.text.Counted;
 
 /** The pitches ledger, and the pitch that is typed from any page. */
 @Controller
@@ -31,10 +35,16 @@ class PitchController {
 
   private final PitchService pitches;
   private final CommissionForm commissioning;
+  private final ResearchService research;
   private final History history;
 
-  PitchController(PitchService pitches, CommissionForm commissioning, History history) {
+  PitchController(
+      PitchService pitches,
+      CommissionForm commissioning,
+      ResearchService research,
+      History history) {
     this.pitches = pitches;
+    this.research = research;
     this.history = history;
     this.commissioning = commissioning;
   }
@@ -71,6 +81,21 @@ class PitchController {
       model.addAttribute("typed", title);
     }
     return "pitches/pitched";
+  }
+
+  /** Pitches for groups that were picked. */
+  @PostMapping("/of-groups")
+  @Needs(Right.PITCH)
+  String ofGroups(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable List<Long> marked,
+      RedirectAttributes to) {
+    List<GroupToPitch> groups =
+        research.names(site, marked == null ? List.of() : marked).entrySet().stream()
+            .map(g -> new GroupToPitch(g.getKey(), g.getValue()))
+            .toList();
+    Foot.say(to, Counted.of(pitches.pitchGroups(site, groups), "group") + " pitched.");
+    return "redirect:" + site.base() + "/pitches";
   }
 
   @GetMapping("/{id}/drawer")
@@ -138,11 +163,15 @@ class PitchController {
         commission -> pitches.commission(site, id, commission));
   }
 
-  private static CommissionForm.Origin origin(SiteContext site, Pitch pitch) {
+  private CommissionForm.Origin origin(SiteContext site, Pitch pitch) {
+    String said =
+        "From the pitch of "
+            + pitch.pitchedBy()
+            + (pitch.groupName() == null ? "" : " for the group “" + pitch.groupName() + "”");
     return new CommissionForm.Origin(
         "/" + site.site().slug() + "/pitches/" + pitch.id() + "/commission",
-        "From the pitch of " + pitch.pitchedBy(),
-        null,
-        List.of());
+        said,
+        pitch.groupId(),
+        pitch.groupId() == null ? List.of() : research.group(site, pitch.groupId()).articles());
   }
 }

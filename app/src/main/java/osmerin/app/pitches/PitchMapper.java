@@ -9,7 +9,13 @@ import org.jspecify.annotations.Nullable;
 @Mapper
 interface PitchMapper {
   long insert(
-      @Param("siteId") long siteId, @Param("title") String title, @Param("personId") long personId);
+      @Param("siteId") long siteId,
+      @Param("title") String title,
+      @Param("personId") long personId,
+      @Param("groupId") @Nullable Long groupId);
+
+  /** Of these groups those that an open pitch is for already. */
+  List<Long> pitchedGroups(@Param("siteId") long siteId, @Param("groups") List<Long> groups);
 
   List<Pitch> open(
       @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);

@@ -1,7 +1,11 @@
 package osmerin.app.pitches;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleFilter;
@@ -19,6 +23,7 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.text.Counted;
 
 /** Proposed articles. */
 @Service
@@ -46,7 +51,7 @@ public class PitchService implements Reversal {
   public Pitch pitch(SiteContext context, String title) {
     context.require(Right.PITCH);
     String wanted = ArticleService.title(title);
-    long id = pitches.insert(context.siteId(), wanted, context.personId());
+    long id = pitches.insert(context.siteId(), wanted, context.personId(), null);
     // Taking it back puts it into the archive.
     history.note(
         context,
@@ -54,6 +59,41 @@ public class PitchService implements Reversal {
         "“%s” was pitched.".formatted(wanted),
         Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
     return get(context, id);
+  }
+
+  /** A group that is to be pitched; its name becomes the title. */
+  public record GroupToPitch(long id, String name) {}
+
+  /**
+   * Keeps a pitch for each group that has none yet.
+   *
+   * @return how many
+   */
+  @Transactional
+  public int pitchGroups(SiteContext context, List<GroupToPitch> groups) {
+    context.require(Right.PITCH);
+    if (groups.isEmpty()) {
+      throw new RefusedException("Mark the groups first, with Space or by drawing around them.");
+    }
+    Set<Long> pitched =
+        new HashSet<>(
+            pitches.pitchedGroups(
+                context.siteId(), groups.stream().map(GroupToPitch::id).toList()));
+    List<Change> changes = new ArrayList<>();
+    for (GroupToPitch group : groups) {
+      if (pitched.add(group.id())) {
+        String title =
+            ArticleService.title(
+                group.name().substring(0, 1).toUpperCase(Locale.ROOT) + group.name().substring(1));
+        long id = pitches.insert(context.siteId(), title, context.personId(), group.id());
+        changes.add(Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
+      }
+    }
+    if (changes.isEmpty()) {
+      throw new RefusedException("All of them are pitched already; they wait under Pitches.");
+    }
+    history.note(context, Right.PITCH, Counted.of(changes.size(), "group") + " pitched.", changes);
+    return changes.size();
   }
 
   /** Open pitches, the latest first. */

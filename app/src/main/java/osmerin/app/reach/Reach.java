@@ -16,6 +16,7 @@ import osmerin.core.worth.Worth;
  * @param decision the same
  * @param hours of work on an article of the first type
  * @param typeName of that type
+ * @param site as chances are reckoned with it: as set, or as learned
  */
 public record Reach(
     int strength,
@@ -24,11 +25,22 @@ public record Reach(
     @Nullable BigDecimal decision,
     int version,
     double hours,
-    String typeName) {
+    String typeName,
+    SiteReach site) {
 
   /** What an article that answers a group is worth. */
   public Worth worth(Demand demand) {
-    return Worth.of(demand, SiteReach.of(strength), hours);
+    return Worth.of(demand, site, hours);
+  }
+
+  /** The strength that chances are reckoned with, in whole numbers: as set, or as learned. */
+  public int held() {
+    return (int) Math.round(site.strength());
+  }
+
+  /** The site at another strength. */
+  public SiteReach at(int otherStrength) {
+    return otherStrength == held() ? site : site.at(otherStrength);
   }
 
   /** What a visit is worth; null when nobody has said. */

@@ -39,6 +39,8 @@ class ReachController {
   private String show(SiteContext site, ReachForm form, Model model) {
     model.addAttribute("reach", reach.get(site));
     model.addAttribute("form", form);
+    model.addAttribute("calibration", reach.calibration(site));
+    model.addAttribute("fitted", reach.isFitted(site));
     model.addAttribute(
         "history", history.entries(site, Asked.of(Thing.REACH, site.siteId()), 0, 10));
     return "reach/reach";
@@ -60,6 +62,16 @@ class ReachController {
       model.addAttribute("fault", e.getMessage());
       return show(site, form, model);
     }
+    Foot.say(to, "Every group is weighed anew.");
+    return "redirect:" + site.base() + "/research/reach";
+  }
+
+  /** Reckons with the chances as learned, or as shipped. */
+  @PostMapping("/fitted")
+  @Needs(Right.TARGETS)
+  String fitted(
+      SiteContext site, @RequestParam(defaultValue = "false") boolean on, RedirectAttributes to) {
+    reach.useFitted(site, on);
     Foot.say(to, "Every group is weighed anew.");
     return "redirect:" + site.base() + "/research/reach";
   }

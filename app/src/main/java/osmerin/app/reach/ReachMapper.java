@@ -1,6 +1,8 @@
 package osmerin.app.reach;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -14,7 +16,16 @@ interface ReachMapper {
       @Nullable BigDecimal awareness,
       @Nullable BigDecimal consideration,
       @Nullable BigDecimal decision,
+      boolean fitted,
       int version) {}
+
+  /** An article that has been live long enough: its group's difficulty, and whether it ranks. */
+  record OutcomeRow(double difficulty, boolean reached) {}
+
+  List<OutcomeRow> outcomes(
+      @Param("siteId") long siteId, @Param("liveBefore") LocalDate liveBefore);
+
+  int setFitted(@Param("siteId") long siteId, @Param("fitted") boolean fitted);
 
   Optional<Stored> find(@Param("siteId") long siteId);
 

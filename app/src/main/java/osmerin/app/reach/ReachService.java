@@ -2,6 +2,8 @@ package osmerin.app.reach;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.time.LocalDate;
+import java.time.Period;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +23,9 @@ import osmerin.app.reach.ReachMapper.Stored;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
+import osmerin.core.worth.Calibration;
+import osmerin.core.worth.Calibration.Outcome;
+import osmerin.core.worth.SiteReach;
 
 /** Keeps what a site can reach. */
 @Service
@@ -30,6 +35,11 @@ public class ReachService implements Reversal {
 
   private static final double SHIPPED_HOURS = 8;
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
+  private static final String FITTED = "Chances";
+
+  /** Until then an article may still be on its way to page one. */
+  private static final Period UNTIL_KNOWN = Period.ofMonths(6);
+
   private static final String STRENGTH = "Site strength";
   private static final String AWARENESS = "Value of a visit, awareness";
   private static final String CONSIDERATION = "Value of a visit, consideration";
@@ -81,11 +91,62 @@ public class ReachService implements Reversal {
         now.decision(),
         now.version(),
         first.hours() > 0 ? first.hours() : SHIPPED_HOURS,
-        first.name());
+        first.name(),
+        site(context, now));
+  }
+
+  private SiteReach site(SiteContext context, Stored now) {
+    SiteReach set = SiteReach.of(now.strength());
+    SiteReach fitted = now.fitted() ? calibration(context).fitted() : null;
+    return fitted == null ? set : fitted;
+  }
+
+  /**
+   * How well chance matched what became of the site's articles that have been live for half a year.
+   */
+  public Calibration calibration(SiteContext context) {
+    LocalDate liveBefore = context.today().minus(UNTIL_KNOWN);
+    return Calibration.of(
+        SiteReach.of(stored(context.siteId()).strength()),
+        reach.outcomes(context.siteId(), liveBefore).stream()
+            .map(o -> new Outcome(o.difficulty(), o.reached()))
+            .toList());
+  }
+
+  /** Whether the site's chances are those learned from its outcomes. */
+  public boolean isFitted(SiteContext context) {
+    return stored(context.siteId()).fitted();
+  }
+
+  /** Reckons with the chances learned from the site's outcomes, or with those as shipped. */
+  @Transactional
+  public void useFitted(SiteContext context, boolean fitted) {
+    context.require(Right.TARGETS);
+    if (fitted && calibration(context).fitted() == null) {
+      throw new RefusedException(
+          "Outcomes of at least %d articles are needed.".formatted(Calibration.ENOUGH));
+    }
+    reach.add(context.siteId(), SHIPPED_STRENGTH);
+    if (reach.setFitted(context.siteId(), fitted) == 1) {
+      history.note(
+          context,
+          Right.TARGETS,
+          fitted
+              ? "Chances are reckoned as learned from the site's own articles."
+              : "Chances are reckoned as shipped.",
+          Change.of(
+              Thing.REACH,
+              context.siteId(),
+              FITTED,
+              fitted ? "as shipped" : "as learned",
+              fitted ? "as learned" : "as shipped",
+              !fitted,
+              fitted));
+    }
   }
 
   private Stored stored(long siteId) {
-    return reach.find(siteId).orElse(new Stored(SHIPPED_STRENGTH, null, null, null, 0));
+    return reach.find(siteId).orElse(new Stored(SHIPPED_STRENGTH, null, null, null, false, 0));
   }
 
   /**
@@ -167,6 +228,12 @@ public class ReachService implements Reversal {
   public void reverse(SiteContext context, String key, List<Change> changes) {
     Stored now = stored(context.siteId());
     Settings back = settings(now);
+    if (changes.get(0).field().equals(FITTED)) {
+      if (reach.setFitted(context.siteId(), Boolean.parseBoolean(changes.get(0).from())) == 0) {
+        throw new RefusedException("It is reckoned that way already.");
+      }
+      return;
+    }
     for (Change change : changes) {
       BigDecimal value = change.from() == null ? null : new BigDecimal(change.from());
       back =

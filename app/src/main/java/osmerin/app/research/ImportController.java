@@ -3,6 +3,7 @@ package osmerin.app.research;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.Charset;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,8 +19,10 @@ import org.springframework.web.multipart.MultipartFile;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.research.ImportService.Waiting;
 import osmerin.app.research.Readings.Corrections;
+import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -39,6 +42,9 @@ class ImportController {
   /** Rows that can be chosen as the header. */
   private static final int HEADER_ROWS = 5;
 
+  private static final int LATEST_SHOWN = 8;
+  private static final int PAGE = 50;
+
   private final ImportService imports;
   private final ImportJob job;
   private final Readings readings;
@@ -54,7 +60,7 @@ class ImportController {
   @GetMapping("/import")
   @Needs(Right.IMPORT)
   String upload(SiteContext site, Model model) {
-    model.addAttribute("imports", imports.imports(site));
+    model.addAttribute("imports", imports.imports(site, 0, LATEST_SHOWN));
     return "research/upload";
   }
 
@@ -132,10 +138,32 @@ class ImportController {
     return view;
   }
 
+  /** All imports, the latest first. */
+  @GetMapping("/imports")
+  @Needs(Right.READ)
+  String imports(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+    Paging paging = new Paging(page, PAGE, imports.countImports(site));
+    List<ImportRow> rows = imports.imports(site, paging.offset(), PAGE);
+    model.addAttribute("imports", rows);
+    model.addAttribute(
+        "standing",
+        history.standing(
+            site, Thing.IMPORT, rows.stream().map(r -> String.valueOf(r.id())).toList()));
+    model.addAttribute("paging", paging);
+    return "research/imports";
+  }
+
   @GetMapping("/imports/{id}")
   @Needs(Right.READ)
-  String report(SiteContext site, @PathVariable long id, Model model) {
+  String report(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
     model.addAttribute("report", imports.finished(site, id));
+    Paging paging = new Paging(page, PAGE, imports.countFigureChanges(id));
+    model.addAttribute("changes", imports.figureChanges(site, id, paging.offset(), PAGE));
+    model.addAttribute("paging", paging);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.IMPORT, id), 0, 5));
     return "research/report";
   }

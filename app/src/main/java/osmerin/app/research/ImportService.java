@@ -1,10 +1,13 @@
 package osmerin.app.research;
 
+import static osmerin.app.platform.data.CopyIn.fields;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -12,6 +15,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -19,12 +23,15 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
-import osmerin.app.research.Regrouping.Placed;
+import osmerin.app.research.GroupStore.Placed;
+import osmerin.app.research.KnownKeyword.ByHand;
+import osmerin.app.research.ResearchMapper.FigureChange;
 import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.ProblemRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.Progress;
+import osmerin.core.keyword.ExcludeList;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
@@ -50,19 +57,31 @@ public class ImportService {
 
   private final ResearchMapper research;
   private final Regrouping regrouping;
+  private final GroupStore store;
+  private final VariantFolding folding;
+  private final Exclusions exclusions;
   private final Readings readings;
   private final CopyIn copy;
   private final History history;
+  private final ApplicationEventPublisher events;
 
   ImportService(
       ResearchMapper research,
       Regrouping regrouping,
+      GroupStore store,
+      VariantFolding folding,
+      Exclusions exclusions,
       Readings readings,
       CopyIn copy,
-      History history) {
+      History history,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.readings = readings;
     this.research = research;
     this.regrouping = regrouping;
+    this.store = store;
+    this.folding = folding;
+    this.exclusions = exclusions;
     this.copy = copy;
     this.history = history;
   }
@@ -122,8 +141,22 @@ public class ImportService {
     return importRows(context, name, new KeywordFile(content).read(), Progress.UNWATCHED);
   }
 
-  List<ImportRow> imports(SiteContext context) {
-    return research.imports(context.siteId(), 50);
+  /** Imports, the latest first. */
+  List<ImportRow> imports(SiteContext context, int offset, int limit) {
+    return research.imports(context.siteId(), offset, limit);
+  }
+
+  long countImports(SiteContext context) {
+    return research.countImports(context.siteId());
+  }
+
+  /** Keywords whose figures an import changed, the greatest change of volume first. */
+  List<FigureChange> figureChanges(SiteContext context, long importId, int offset, int limit) {
+    return research.figureChanges(context.siteId(), importId, offset, limit);
+  }
+
+  long countFigureChanges(long importId) {
+    return research.countFigureChanges(importId);
   }
 
   Finished finished(SiteContext context, long id) {
@@ -148,13 +181,13 @@ public class ImportService {
         fresh.add(keyword);
       } else {
         met.add(before.id());
-        Keyword after = before.keyword().updatedBy(keyword);
-        if (!after.equals(before.keyword())) {
-          changed.add(new KnownKeyword(before.id(), after, before.groupId()));
+        KnownKeyword after = before.updatedBy(keyword);
+        if (!after.keyword().equals(before.keyword())) {
+          changed.add(after);
         }
       }
     }
-    List<KnownKeyword> added = withIds(fresh);
+    List<KnownKeyword> added = withIds(fresh, exclusions.current(context.siteId()));
     ImportReport report =
         new ImportReport(
             rows.rows(),
@@ -162,7 +195,8 @@ public class ImportService {
             changed.size(),
             rows.keywords().size() - added.size() - changed.size(),
             rows.repeated(),
-            (int) rows.rejected());
+            (int) rows.rejected(),
+            (int) added.stream().filter(k -> k.byHand().excluded()).count());
     long importId = research.insertImport(context.siteId(), context.personId(), name, report);
     storeProblems(importId, rows.problems());
     storeBefore(importId, met);
@@ -173,7 +207,9 @@ public class ImportService {
     Map<Long, Placed> placed = regrouping.place(context.siteId(), known.values());
     progress.at("Storing " + Counted.of(added.size(), "keyword"));
     storeAdded(context.siteId(), importId, added, placed);
-    regrouping.store(touched(known.values(), placed, added, changed));
+    store.storeMemberships(touched(known.values(), placed, added, changed));
+    folding.fold(context.siteId(), known.values());
+    events.publishEvent(new KeywordsImported(context));
     history.note(
         context,
         Right.IMPORT,
@@ -192,12 +228,14 @@ public class ImportService {
     Set<Long> fresh = added.stream().map(KnownKeyword::id).collect(Collectors.toSet());
     Set<Long> groups =
         Stream.concat(added.stream(), changed.stream())
-            .map(k -> placed.get(k.id()).groupId())
+            .map(k -> placed.get(k.id()))
+            .filter(Objects::nonNull)
+            .map(Placed::groupId)
             .collect(Collectors.toSet());
     return all.stream()
         .filter(k -> !fresh.contains(k.id()))
         .map(k -> placed.get(k.id()))
-        .filter(p -> groups.contains(p.groupId()))
+        .filter(p -> p != null && groups.contains(p.groupId()))
         .toList();
   }
 
@@ -209,14 +247,20 @@ public class ImportService {
   /** Keeps what the keywords of the file were before, so that the import can be taken back. */
   private void storeBefore(long importId, List<Long> keywordIds) {
     research.createMet();
-    copy.rows("met_keyword (id)", keywordIds, ImportService::fields);
+    copy.rows("met_keyword (id)", keywordIds, CopyIn::fields);
     research.keepBefore(importId);
     research.markMet(importId);
   }
 
-  private List<KnownKeyword> withIds(List<Keyword> keywords) {
-    Iterator<Long> ids = research.takeIds("keyword", keywords.size()).iterator();
-    return keywords.stream().map(k -> new KnownKeyword(ids.next(), k, null)).toList();
+  private List<KnownKeyword> withIds(List<Keyword> keywords, ExcludeList excluded) {
+    Iterator<Long> ids = copy.ids("keyword", keywords.size()).iterator();
+    return keywords.stream()
+        .map(k -> new KnownKeyword(ids.next(), k, null, byHand(k, excluded)))
+        .toList();
+  }
+
+  private static ByHand byHand(Keyword keyword, ExcludeList excluded) {
+    return excluded.excludes(keyword.normal()) ? ByHand.EXCLUDED : ByHand.NOTHING;
   }
 
   private void storeProblems(long importId, List<RowProblem> problems) {
@@ -230,16 +274,17 @@ public class ImportService {
       long siteId, long importId, List<KnownKeyword> added, Map<Long, Placed> placed) {
     copy.rows(
         "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
-            + " cost_per_click, intent, pages, first_import_id, last_import_id, "
-            + Regrouping.COLUMNS
+            + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded, "
+            + GroupStore.COLUMNS
             + ")",
         added,
         k -> {
           List<@Nullable Object> fields =
               fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
           fields.addAll(figures(k.keyword()));
-          fields.addAll(fields(importId, importId));
-          fields.addAll(placed.get(k.id()).fields());
+          fields.addAll(fields(importId, importId, k.byHand().pinned(), k.byHand().excluded()));
+          Placed place = placed.get(k.id());
+          fields.addAll(place == null ? GroupStore.WAITING : place.fields());
           return fields;
         });
   }
@@ -269,13 +314,5 @@ public class ImportService {
         k.costPerClick(),
         k.intent(),
         k.pages().stream().map(PageAddress::value).toList());
-  }
-
-  static List<@Nullable Object> fields(@Nullable Object... fields) {
-    List<@Nullable Object> list = new ArrayList<>();
-    for (Object field : fields) {
-      list.add(field);
-    }
-    return list;
   }
 }

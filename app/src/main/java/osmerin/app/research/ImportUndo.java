@@ -23,10 +23,15 @@ class ImportUndo implements Reversal {
 
   private final ResearchMapper research;
   private final Regrouping regrouping;
+  private final GroupStore store;
+  private final VariantFolding folding;
 
-  ImportUndo(ResearchMapper research, Regrouping regrouping) {
+  ImportUndo(
+      ResearchMapper research, Regrouping regrouping, GroupStore store, VariantFolding folding) {
+    this.folding = folding;
     this.research = research;
     this.regrouping = regrouping;
+    this.store = store;
   }
 
   @Override
@@ -51,9 +56,11 @@ class ImportUndo implements Reversal {
     research.removeAdded(siteId, id);
     research.freeArticles(siteId);
     research.removeEmptyGroups(siteId);
+    research.emptyGroups(siteId, null);
     research.removeEmptyTopics(siteId);
     List<KnownKeyword> left = StoredKeyword.known(research.keywords(siteId));
-    regrouping.store(regrouping.place(siteId, left).values());
+    store.storeMemberships(regrouping.place(siteId, left).values());
+    folding.fold(siteId, left);
   }
 
   private void refuseIfBuiltOn(SiteContext context, long id) {

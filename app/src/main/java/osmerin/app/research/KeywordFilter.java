@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -20,6 +21,10 @@ import osmerin.core.intent.SearchIntent;
  * @param without words of which it holds none
  * @param covered "yes" or "no": whether an article answers its group
  * @param pages "yes" or "no": whether ranking pages are known
+ * @param group its number, or "none" for keywords that wait for one
+ * @param excluded "yes": those on the exclude list instead of the others
+ * @param fold "no": close variants in rows of their own
+ * @param columns those shown beside the keyword, in this order
  * @param sort a column of {@link Sort}, with "-" before it for descending
  * @param page from 1
  */
@@ -37,6 +42,9 @@ public record KeywordFilter(
     @Nullable String imported,
     @Nullable String covered,
     @Nullable String pages,
+    @Nullable String excluded,
+    @Nullable String fold,
+    @Nullable List<String> columns,
     @Nullable String sort,
     @Nullable String page,
     @Nullable String size) {
@@ -48,7 +56,86 @@ public record KeywordFilter(
     COST
   }
 
+  /** What a ledger can show beside the keyword, in the order of nobody's choice. */
+  public enum Shown {
+    VOLUME("Searches a month", true),
+    DIFFICULTY("Difficulty", true),
+    COST("Cost per click", true),
+    INTENT("Intent", false),
+    PAGES("Pages", true),
+    GROUP("Group", false),
+    TOPIC("Topic", false),
+    IMPORT("First import", false);
+
+    private final String label;
+    private final boolean figure;
+
+    Shown(String label, boolean figure) {
+      this.label = label;
+      this.figure = figure;
+    }
+
+    public String label() {
+      return label;
+    }
+
+    public boolean isFigure() {
+      return figure;
+    }
+
+    /** As it stands in the address. */
+    public String key() {
+      return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Whether the ledger can be sorted by it. */
+    public boolean isSortable() {
+      return Arrays.stream(Sort.values()).anyMatch(s -> s.name().equals(name()));
+    }
+  }
+
+  private static final List<Shown> SHIPPED =
+      List.of(
+          Shown.VOLUME,
+          Shown.DIFFICULTY,
+          Shown.COST,
+          Shown.INTENT,
+          Shown.PAGES,
+          Shown.GROUP,
+          Shown.TOPIC);
+
   private static final int MOST_WORDS = 8;
+
+  /** The columns beside the keyword. */
+  public List<Shown> shown() {
+    List<Shown> chosen =
+        columns == null
+            ? List.of()
+            : columns.stream()
+                .flatMap(c -> Arrays.stream(Shown.values()).filter(s -> s.key().equals(c)))
+                .distinct()
+                .toList();
+    return chosen.isEmpty() ? SHIPPED : chosen;
+  }
+
+  /** All columns: those shown in their order, then the others. */
+  public List<Shown> choices() {
+    return Stream.concat(
+            shown().stream(), Arrays.stream(Shown.values()).filter(s -> !shown().contains(s)))
+        .toList();
+  }
+
+  public boolean isWaiting() {
+    return "none".equals(group);
+  }
+
+  public boolean isExcluded() {
+    return "yes".equals(excluded);
+  }
+
+  public boolean isFolded() {
+    return !"no".equals(fold);
+  }
 
   /** The words typed, as parts of patterns. */
   public List<String> words() {
@@ -100,7 +187,9 @@ public record KeywordFilter(
         || Stream.of(volumeFrom, volumeTo, difficultyFrom, difficultyTo, group, topic, imported)
             .anyMatch(typed -> number(typed) != null)
         || isCovered() != null
-        || hasPages() != null;
+        || hasPages() != null
+        || isWaiting()
+        || isExcluded();
   }
 
   public Sort column() {
@@ -138,37 +227,56 @@ public record KeywordFilter(
   public String sortedBy(String path, String column) {
     boolean same = column().name().toLowerCase(Locale.ROOT).equals(column);
     boolean down = same ? !descending() : !column.equals("keyword");
-    return address(path).queryParam("sort", (down ? "-" : "") + column).toUriString();
+    return address(path, (down ? "-" : "") + column);
+  }
+
+  /** All of this but the columns and the page, as fields of a form. */
+  public Map<String, String> hiddenFields() {
+    Map<String, String> fields = asked();
+    fields.remove("columns");
+    add(fields, "sort", sort);
+    return fields;
   }
 
   /** The address of this with these filters and this order, without the page. */
   public String here(String path) {
-    UriComponentsBuilder address = address(path);
-    return (sort == null ? address : address.queryParam("sort", sort)).toUriString();
+    return address(path, sort);
   }
 
-  private UriComponentsBuilder address(String path) {
+  private String address(String path, @Nullable String order) {
+    Map<String, String> fields = asked();
+    add(fields, "sort", order);
     UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
-    add(address, "q", q);
-    add(address, "starts", starts);
-    add(address, "without", without);
-    add(address, "volumeFrom", volumeFrom);
-    add(address, "volumeTo", volumeTo);
-    add(address, "difficultyFrom", difficultyFrom);
-    add(address, "difficultyTo", difficultyTo);
-    add(address, "intent", intent);
-    add(address, "group", group);
-    add(address, "topic", topic);
-    add(address, "imported", imported);
-    add(address, "covered", covered);
-    add(address, "pages", pages);
-    add(address, "size", size);
-    return address.encode();
+    fields.keySet().forEach(name -> address.queryParam(name, "{" + name + "}"));
+    return address.encode().buildAndExpand(fields).toUriString();
   }
 
-  private static void add(UriComponentsBuilder address, String name, @Nullable Object value) {
-    if (value != null && !value.toString().isBlank()) {
-      address.queryParam(name, "{" + name + "}").uriVariables(Map.of(name, value));
+  /** What is asked for by name, but the order and the page. */
+  private Map<String, String> asked() {
+    Map<String, String> fields = new LinkedHashMap<>();
+    add(fields, "q", q);
+    add(fields, "starts", starts);
+    add(fields, "without", without);
+    add(fields, "volumeFrom", volumeFrom);
+    add(fields, "volumeTo", volumeTo);
+    add(fields, "difficultyFrom", difficultyFrom);
+    add(fields, "difficultyTo", difficultyTo);
+    add(fields, "intent", intent);
+    add(fields, "group", group);
+    add(fields, "topic", topic);
+    add(fields, "imported", imported);
+    add(fields, "covered", covered);
+    add(fields, "pages", pages);
+    add(fields, "excluded", excluded);
+    add(fields, "fold", fold);
+    add(fields, "columns", columns == null ? null : String.join(",", columns));
+    add(fields, "size", size);
+    return fields;
+  }
+
+  private static void add(Map<String, String> fields, String name, @Nullable String value) {
+    if (value != null && !value.isBlank()) {
+      fields.put(name, value);
     }
   }
 }

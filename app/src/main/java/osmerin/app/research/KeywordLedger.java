@@ -1,16 +1,25 @@
 package osmerin.app.research;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.History;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.research.KeywordMapper.Counts;
 import osmerin.app.research.KeywordMapper.KeywordRow;
+import osmerin.app.research.KeywordMapper.VariantRow;
+import osmerin.app.research.ResearchMapper.VolumeAt;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.GroupFile;
 
@@ -30,19 +39,66 @@ public class KeywordLedger {
           "covered");
 
   private final KeywordMapper keywords;
+  private final ResearchMapper research;
+  private final History history;
+  private final Cache<Counted, Counts> counted = Caffeine.newBuilder().maximumSize(500).build();
 
-  KeywordLedger(KeywordMapper keywords) {
+  KeywordLedger(KeywordMapper keywords, ResearchMapper research, History history) {
+    this.history = history;
+    this.research = research;
     this.keywords = keywords;
   }
 
-  /** A page of the ledger. */
-  public record Page(List<KeywordRow> rows, Paging paging) {}
+  /**
+   * A page of the ledger.
+   *
+   * @param all how many match
+   * @param folded how many of them are folded under the close variant that stands for them
+   */
+  public record Page(List<Row> rows, Paging paging, long all, long folded) {}
+
+  /** A keyword with the close variants that are folded under it. */
+  public record Row(KeywordRow keyword, List<VariantRow> variants) {}
 
   public Page page(SiteContext context, KeywordFilter filter) {
-    long total = keywords.count(context.siteId(), filter);
-    Paging paging = new Paging(filter.pageAsked(), filter.limit(), total);
+    Counts counts = counts(context, filter);
+    long folded = filter.isFolded() ? counts.folded() : 0;
+    Paging paging = new Paging(filter.pageAsked(), filter.limit(), counts.all() - folded);
+    List<KeywordRow> rows = keywords.rows(context.siteId(), filter, paging.offset(), paging.size());
+    Map<Long, List<VariantRow>> variants =
+        folded == 0
+            ? Map.of()
+            : keywords
+                .variants(context.siteId(), rows.stream().map(KeywordRow::id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(VariantRow::representative));
     return new Page(
-        keywords.rows(context.siteId(), filter, paging.offset(), paging.size()), paging);
+        rows.stream().map(k -> new Row(k, variants.getOrDefault(k.id(), List.of()))).toList(),
+        paging,
+        counts.all(),
+        folded);
+  }
+
+  /**
+   * Everything that changes what is counted is an entry in the history, so its state dates the
+   * count.
+   */
+  private Counts counts(SiteContext context, KeywordFilter filter) {
+    Counted key = new Counted(context.siteId(), filter.here(""), history.state(context));
+    return counted.get(key, k -> keywords.counts(context.siteId(), filter));
+  }
+
+  /** What was counted, and after which changes. */
+  private record Counted(long siteId, String filter, String changes) {}
+
+  /** A keyword with its volumes through time and its close variants. */
+  public record Single(KeywordRow row, List<VolumeAt> volumes, List<VariantRow> variants) {}
+
+  public Single single(SiteContext context, long id) {
+    return new Single(
+        keywords.find(context.siteId(), id).orElseThrow(() -> new NotFoundException("keyword", id)),
+        research.volumes(context.siteId(), id),
+        keywords.variants(context.siteId(), List.of(id)));
   }
 
   /** Writes all that match as CSV, row by row. */

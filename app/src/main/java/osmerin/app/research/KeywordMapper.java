@@ -2,6 +2,7 @@ package osmerin.app.research;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.session.ResultHandler;
@@ -23,9 +24,51 @@ interface KeywordMapper {
       @Nullable String groupName,
       @Nullable Long topicId,
       @Nullable String topic,
+      @Nullable String fileName,
+      boolean pinned,
       boolean covered) {}
 
-  long count(@Param("siteId") long siteId, @Param("f") KeywordFilter filter);
+  Optional<KeywordRow> find(@Param("siteId") long siteId, @Param("id") long id);
+
+  /** An intent that a person gave, what it was before, and what it is now. */
+  record IntentRow(
+      long keywordId,
+      String text,
+      @Nullable SearchIntent beforeIntent,
+      @Nullable SearchIntent afterIntent,
+      @Nullable SearchIntent intent) {
+    boolean isAt(boolean after) {
+      return intent == (after ? afterIntent : beforeIntent);
+    }
+  }
+
+  /** How many match, and how many of them are folded under another. */
+  record Counts(long all, long folded) {}
+
+  Counts counts(@Param("siteId") long siteId, @Param("f") KeywordFilter filter);
+
+  /** The first so many that match, in no order. */
+  List<Long> ids(
+      @Param("siteId") long siteId, @Param("f") KeywordFilter filter, @Param("limit") int limit);
+
+  /** Close variants that these keywords stand for. */
+  List<VariantRow> variants(@Param("siteId") long siteId, @Param("ids") List<Long> ids);
+
+  /** A close variant and the keyword that stands for it. */
+  record VariantRow(long representative, String text, @Nullable Long volume) {}
+
+  void keepIntents(
+      @Param("editId") long editId,
+      @Param("ids") List<Long> ids,
+      @Param("intent") SearchIntent intent);
+
+  void putIntents(@Param("editId") long editId, @Param("after") boolean after);
+
+  List<IntentRow> intents(@Param("siteId") long siteId, @Param("editId") long editId);
+
+  void createVariants();
+
+  void applyVariants(@Param("siteId") long siteId);
 
   List<KeywordRow> rows(
       @Param("siteId") long siteId,

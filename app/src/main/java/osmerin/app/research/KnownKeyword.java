@@ -3,5 +3,34 @@ package osmerin.app.research;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
 
-/** A keyword of the site with its id and its group; {@code groupId} is null before it has one. */
-record KnownKeyword(long id, Keyword keyword, @Nullable Long groupId) {}
+/**
+ * A keyword of the site.
+ *
+ * @param groupId null before it has one, and while it waits for one
+ * @param byHand what a person decided about it
+ */
+record KnownKeyword(long id, Keyword keyword, @Nullable Long groupId, ByHand byHand) {
+  /**
+   * What a person decided about a keyword.
+   *
+   * @param pinned that it is where it is; without a group, that it waits
+   * @param intent that its intent is what it says
+   * @param excluded that it is out of sight
+   */
+  record ByHand(boolean pinned, boolean intent, boolean excluded) {
+    static final ByHand NOTHING = new ByHand(false, false, false);
+    static final ByHand EXCLUDED = new ByHand(true, false, true);
+  }
+
+  /** Whether it waits because a person took it out of its group. */
+  boolean waitsByHand() {
+    return groupId == null && byHand.pinned();
+  }
+
+  /** With the figures of a newer import; an intent that a person set stands. */
+  KnownKeyword updatedBy(Keyword newer) {
+    Keyword updated = keyword.updatedBy(newer);
+    return new KnownKeyword(
+        id, byHand.intent() ? updated.withIntent(keyword.intent()) : updated, groupId, byHand);
+  }
+}

@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,8 +16,8 @@ import osmerin.app.articles.CommissionForm;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.GroupPage;
 import osmerin.app.research.ResearchService.Overview;
@@ -25,6 +26,8 @@ import osmerin.app.research.ResearchService.WhatIf;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.intent.FunnelStage;
+import osmerin.core.intent.SearchIntent;
 
 /** Topics and groups, and commissioning an article from a group. */
 @Controller
@@ -48,15 +51,16 @@ class ResearchController {
     this.history = history;
   }
 
-  @GetMapping
+  /** All topics as a table. */
+  @GetMapping("/table")
   @Needs(Right.READ)
-  String topics(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+  String table(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
     Overview overview = research.overview(site);
     Paging paging = new Paging(page, PAGE, overview.topics().size());
     model.addAttribute("overview", overview);
     model.addAttribute("topics", paging.of(overview.topics()));
     model.addAttribute("paging", paging);
-    return "research/topics";
+    return "research/table";
   }
 
   @GetMapping("/topics/{id}")
@@ -73,6 +77,11 @@ class ResearchController {
     model.addAttribute("reach", topic.reach());
     Paging paging = new Paging(page, PAGE, topic.groups().size());
     model.addAttribute("summary", topic.summary());
+    model.addAttribute("topic", topic);
+    model.addAttribute("topics", research.topicNames(site));
+    model.addAttribute("intents", SearchIntent.values());
+    model.addAttribute("stages", FunnelStage.values());
+    model.addAttribute("history", history.entries(site, Asked.of(Thing.TOPIC, id), 0, 10));
     model.addAttribute("groups", paging.of(topic.groups()));
     model.addAttribute("paging", paging);
     return "research/topic";
@@ -115,28 +124,32 @@ class ResearchController {
   }
 
   private void addGroup(SiteContext site, long id, Model model) {
-    GroupPage page = research.group(site, id);
+    GroupPage page = research.page(site, id);
     model.addAttribute("page", page);
-    addWorth(new WhatIf(page.group(), page.reach(), page.reach().strength(), null), model);
+    addWorth(new WhatIf(page.group(), page.reach(), page.reach().held(), null), model);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
+    model.addAttribute("intents", SearchIntent.values());
+    model.addAttribute("stages", FunnelStage.values());
   }
 
-  @PostMapping("/groups/{id}/archive")
-  @Needs(Right.IMPORT)
-  String archive(
+  /** Why two keywords are together. */
+  @GetMapping("/why")
+  @Needs(Right.READ)
+  String why(
       SiteContext site,
-      @PathVariable long id,
-      @RequestParam(defaultValue = "true") boolean away,
-      RedirectAttributes to) {
-    research.archive(site, id, away);
-    Foot.say(to, away ? "The group is in the archive." : "The group is back from the archive.");
-    return "redirect:" + site.base() + "/research/groups/" + id;
+      @RequestParam(name = "marked", required = false) @Nullable List<Long> marked,
+      Model model) {
+    if (marked == null || marked.size() != 2) {
+      throw new RefusedException("Mark two keywords to see why they are together.");
+    }
+    model.addAttribute("why", research.why(site, marked.get(0), marked.get(1)));
+    return "research/why";
   }
 
   @GetMapping("/groups/{id}/commission")
   @Needs(Right.COMMISSION)
   String commission(SiteContext site, @PathVariable long id, Model model) {
-    Group group = research.group(site, id).group();
+    Group group = research.group(site, id);
     String title = group.row().name();
     CommissionForm.Answers proposed =
         commissioning.propose(site, title.substring(0, 1).toUpperCase() + title.substring(1));
@@ -152,7 +165,7 @@ class ResearchController {
       Model model,
       HttpServletResponse response,
       RedirectAttributes to) {
-    Group group = research.group(site, id).group();
+    Group group = research.group(site, id);
     return commissioning.submit(
         site,
         answers,

@@ -9,13 +9,19 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Demand;
+import osmerin.core.group.GroupingSettings;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
 
 @Mapper
 interface ResearchMapper {
   /** A topic with its pillar's name. */
-  record TopicRow(long id, String name, @Nullable Long pillarGroupId, @Nullable String pillar) {}
+  record TopicRow(
+      long id,
+      String name,
+      @Nullable Long pillarGroupId,
+      @Nullable String pillar,
+      @Nullable Instant focusAt) {}
 
   /** A group without its keywords. */
   record GroupRow(
@@ -30,7 +36,10 @@ interface ResearchMapper {
       SearchIntent intent,
       FunnelStage funnelStage,
       String intentReason,
-      @Nullable Instant archivedAt) {
+      @Nullable Instant archivedAt,
+      boolean locked,
+      boolean namePinned,
+      boolean intentPinned) {
     Demand demand() {
       return new Demand(searches, atLeast, difficulty);
     }
@@ -38,6 +47,7 @@ interface ResearchMapper {
 
   /** A keyword in its group, and why it is there. */
   record MemberRow(
+      long id,
       String text,
       @Nullable Long volume,
       @Nullable Integer difficulty,
@@ -46,7 +56,8 @@ interface ResearchMapper {
       int sharedWithPrimary,
       List<String> nearest,
       List<Integer> nearestShared,
-      List<String> sharedWords) {}
+      List<String> sharedWords,
+      boolean pinned) {}
 
   /** A file that waits. */
   record UploadedFile(UUID id, String name, byte[] content) {}
@@ -63,7 +74,8 @@ interface ResearchMapper {
       int unchanged,
       int repeated,
       int rejected,
-      @Nullable Instant undoneAt) {}
+      @Nullable Instant undoneAt,
+      int excluded) {}
 
   /** A row that could not be read. */
   record ProblemRow(long line, String text, String reason, boolean rejected) {}
@@ -101,15 +113,58 @@ interface ResearchMapper {
       @Param("fileName") String fileName,
       @Param("report") ImportReport report);
 
+  /** A keyword whose figures an import changed, with both; see {@code changed}. */
+  record FigureChange(
+      long id,
+      String text,
+      @Nullable Long groupId,
+      @Nullable Long volumeBefore,
+      @Nullable Long volume,
+      @Nullable Integer difficultyBefore,
+      @Nullable Integer difficulty,
+      int pagesBefore,
+      int pages) {}
+
+  /** Keywords whose figures an import changed, the greatest change of volume first. */
+  List<FigureChange> figureChanges(
+      @Param("siteId") long siteId,
+      @Param("importId") long importId,
+      @Param("offset") int offset,
+      @Param("limit") int limit);
+
+  long countFigureChanges(@Param("importId") long importId);
+
+  /** A volume of a keyword as an import had it. */
+  record VolumeAt(Instant at, String fileName, @Nullable Long volume) {}
+
+  /** The volumes of a keyword by import, the oldest first, the one of today last. */
+  List<VolumeAt> volumes(@Param("siteId") long siteId, @Param("keywordId") long keywordId);
+
   Optional<ImportRow> findImport(@Param("siteId") long siteId, @Param("id") long id);
 
-  List<ImportRow> imports(@Param("siteId") long siteId, @Param("limit") int limit);
+  List<ImportRow> imports(
+      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+
+  long countImports(@Param("siteId") long siteId);
 
   List<ProblemRow> problems(@Param("importId") long importId, @Param("limit") int limit);
 
   List<StoredKeyword> keywords(@Param("siteId") long siteId);
 
-  List<Long> takeIds(@Param("table") String table, @Param("count") int count);
+  /** How a site groups. */
+  record GroupingRow(int minShared, GroupingSettings.Mode mode) {}
+
+  List<Long> lockedGroups(@Param("siteId") long siteId);
+
+  Optional<GroupingRow> findGrouping(@Param("siteId") long siteId);
+
+  void chooseGrouping(
+      @Param("siteId") long siteId,
+      @Param("minShared") int minShared,
+      @Param("mode") GroupingSettings.Mode mode);
+
+  /** Says of groups that all keywords have left that they have none; of all, or of these. */
+  void emptyGroups(@Param("siteId") long siteId, @Param("ids") @Nullable List<Long> ids);
 
   void createMet();
 
@@ -139,6 +194,14 @@ interface ResearchMapper {
 
   int markUndone(@Param("siteId") long siteId, @Param("importId") long importId);
 
+  void setIntent(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("intent") SearchIntent intent,
+      @Param("stage") FunnelStage stage,
+      @Param("pinned") boolean pinned,
+      @Param("reason") String reason);
+
   int archiveGroup(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
 
   List<GroupRow> archivedGroups(
@@ -167,18 +230,55 @@ interface ResearchMapper {
 
   void applyPillars();
 
-  List<TopicRow> topics(@Param("siteId") long siteId);
+  /**
+   * Topics by name.
+   *
+   * @param inSight without those that all their groups have left
+   */
+  List<TopicRow> topics(@Param("siteId") long siteId, @Param("inSight") boolean inSight);
+
+  /** A topic in figures; demand in searches a month. */
+  record TopicSum(
+      long topicId,
+      int groups,
+      int keywords,
+      long searches,
+      boolean atLeast,
+      @Nullable Double difficulty,
+      long live,
+      long inWork) {}
+
+  List<TopicSum> topicSums(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
+
+  List<GroupRow> likeliest(
+      @Param("siteId") long siteId,
+      @Param("topicId") @Nullable Long topicId,
+      @Param("openOnly") boolean openOnly,
+      @Param("each") int each);
+
+  long countUnweighed(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
 
   List<GroupRow> groups(
       @Param("siteId") long siteId,
       @Param("topicId") @Nullable Long topicId,
       @Param("archivedToo") boolean archivedToo);
 
+  List<GroupRow> groupsById(@Param("siteId") long siteId, @Param("ids") List<Long> ids);
+
+  /** Other groups of a topic by demand, the first few. */
+  List<GroupRow> beside(
+      @Param("siteId") long siteId,
+      @Param("topicId") long topicId,
+      @Param("id") long id,
+      @Param("limit") int limit);
+
   Optional<GroupRow> findGroup(@Param("siteId") long siteId, @Param("id") long id);
 
   List<MemberRow> members(@Param("groupId") long groupId);
 
   long countKeywords(@Param("siteId") long siteId);
+
+  long countWaiting(@Param("siteId") long siteId);
 
   long countOpen(@Param("siteId") long siteId, @Param("answered") Collection<Long> answeredGroups);
 

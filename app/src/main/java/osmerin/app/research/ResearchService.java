@@ -1,20 +1,16 @@
 package osmerin.app.research;
 
-import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
-import osmerin.app.history.Change;
-import osmerin.app.history.History;
-import osmerin.app.history.Reversal;
-import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.reach.Reach;
@@ -22,28 +18,35 @@ import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
-import osmerin.app.site.Right;
+import osmerin.app.research.ResearchMapper.TopicSum;
 import osmerin.app.site.SiteContext;
+import osmerin.core.group.Cohesion;
+import osmerin.core.group.Cohesion.Doubt;
+import osmerin.core.group.Cohesion.Fit;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.SharedEvidence;
+import osmerin.core.keyword.Keyword;
 import osmerin.core.worth.SiteReach;
 import osmerin.core.worth.Worth;
 
 /** Topics, groups and keywords as they stand. */
 @Service
-public class ResearchService implements Reversal {
-  private static final String ARCHIVED = "Archived";
+public class ResearchService {
   private static final int NEXT_SHOWN = 8;
+  private static final int BESIDE_SHOWN = 14;
+  private static final int CANDIDATES = 24;
 
   private final ResearchMapper research;
+  private final HandEditMapper edits;
   private final ArticleService articles;
   private final ReachService reach;
-  private final History history;
 
   ResearchService(
-      ResearchMapper research, ArticleService articles, ReachService reach, History history) {
+      ResearchMapper research, HandEditMapper edits, ArticleService articles, ReachService reach) {
     this.research = research;
+    this.edits = edits;
     this.reach = reach;
     this.articles = articles;
-    this.history = history;
   }
 
   /**
@@ -63,7 +66,8 @@ public class ResearchService implements Reversal {
       return articles.stream().anyMatch(GroupArticle::live);
     }
 
-    long searches() {
+    /** Nothing when they are unknown. */
+    public long searches() {
       return row.searches() == null ? 0 : row.searches();
     }
   }
@@ -93,15 +97,56 @@ public class ResearchService implements Reversal {
    *
    * @param topics by demand
    * @param next open groups by yield, the first few
+   * @param waiting keywords without a group
    */
   public record Overview(
-      List<TopicSummary> topics, List<Group> next, long groups, long keywords, long open) {}
+      List<TopicSummary> topics,
+      List<Group> next,
+      long groups,
+      long keywords,
+      long open,
+      long waiting) {}
 
-  /** A topic with its groups. */
-  public record TopicPage(TopicSummary summary, List<Group> groups, Reach reach) {}
+  /**
+   * A topic with its groups.
+   *
+   * @param next open groups by yield, the first few
+   * @param overlaps groups that more than one article answers
+   */
+  public record TopicPage(
+      TopicSummary summary,
+      List<Group> groups,
+      List<Group> next,
+      List<Group> overlaps,
+      Reach reach) {}
 
-  /** A group with its keywords, the primary one first. */
-  public record GroupPage(Group group, List<MemberRow> members, Reach reach) {}
+  /**
+   * A keyword in its group.
+   *
+   * @param doubt why it may not belong there, null when nothing says so
+   */
+  public record Member(MemberRow row, @Nullable Doubt doubt) {}
+
+  /**
+   * A group with its keywords.
+   *
+   * @param members the primary one first, then the doubtful ones
+   * @param tightness the part of its pages that a keyword shares with another on average, 0–1
+   * @param beside other groups of its topic by demand, the first few
+   */
+  public record GroupPage(
+      Group group,
+      List<Member> members,
+      @Nullable Double tightness,
+      List<GroupRow> beside,
+      Reach reach) {
+    public long doubtful() {
+      return members.stream().filter(m -> m.doubt() != null).count();
+    }
+  }
+
+  /** Why two keywords are together. */
+  public record Why(String first, String second, SharedEvidence shared) {}
 
   /**
    * What a group would be worth.
@@ -111,7 +156,7 @@ public class ResearchService implements Reversal {
    */
   public record WhatIf(Group group, Reach reach, int strength, @Nullable Integer position) {
     public Worth worth() {
-      SiteReach site = SiteReach.of(strength);
+      SiteReach site = reach.at(strength);
       return position == null
           ? Worth.of(group.row().demand(), site, reach.hours())
           : Worth.atPosition(group.row().demand(), site, reach.hours(), position);
@@ -122,78 +167,209 @@ public class ResearchService implements Reversal {
   public record GroupKeywords(String primary, List<String> secondary) {}
 
   public Overview overview(SiteContext context) {
-    List<Group> groups = groups(context, null);
-    Map<Long, List<Group>> byTopic =
-        groups.stream()
-            .filter(g -> g.row().topicId() != null)
-            .collect(Collectors.groupingBy(g -> g.row().topicId()));
+    Map<Long, TopicSum> sums = sums(context, null);
     List<TopicSummary> topics =
-        research.topics(context.siteId()).stream()
-            .map(t -> summary(t, byTopic.getOrDefault(t.id(), List.of())))
+        research.topics(context.siteId(), true).stream()
+            .filter(t -> sums.containsKey(t.id()))
+            .map(t -> summary(t, sums.get(t.id())))
             .sorted(
                 Comparator.comparingLong(TopicSummary::searches)
                     .reversed()
                     .thenComparing(t -> t.topic().name()))
             .toList();
-    List<Group> open =
-        groups.stream().filter(Group::isOpen).sorted(GroupOrder.YIELD.comparator()).toList();
     return new Overview(
         topics,
-        open.stream().limit(NEXT_SHOWN).toList(),
-        groups.size(),
+        likeliest(context, null, true, CANDIDATES).stream().limit(NEXT_SHOWN).toList(),
+        research.countGroups(context.siteId()),
         research.countKeywords(context.siteId()),
-        open.size());
+        open(context),
+        research.countWaiting(context.siteId()));
+  }
+
+  private Map<Long, TopicSum> sums(SiteContext context, @Nullable Long topicId) {
+    return research.topicSums(context.siteId(), topicId).stream()
+        .collect(Collectors.toMap(TopicSum::topicId, sum -> sum));
+  }
+
+  /**
+   * Groups by yield, the highest first. Of equal difficulty the one searched more yields more, so
+   * of every point of difficulty only the first by searches are weighed.
+   *
+   * @param each how many of every point of difficulty
+   */
+  private List<Group> likeliest(
+      SiteContext context, @Nullable Long topicId, boolean openOnly, int each) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    Reach now = reach.get(context);
+    return research.likeliest(context.siteId(), topicId, openOnly, each).stream()
+        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
+        .sorted(GroupOrder.YIELD.comparator())
+        .toList();
   }
 
   /** The topics by name. */
   public List<TopicRow> topicNames(SiteContext context) {
-    return research.topics(context.siteId()).stream()
-        .sorted(Comparator.comparing(TopicRow::name, String.CASE_INSENSITIVE_ORDER))
+    return research.topics(context.siteId(), true);
+  }
+
+  /** Groups that more than one article answers, live or planned, by demand. */
+  public List<Group> shared(SiteContext context) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    List<Long> several =
+        byGroup.entrySet().stream()
+            .filter(group -> group.getValue().size() > 1)
+            .map(Map.Entry::getKey)
+            .toList();
+    Reach now = reach.get(context);
+    return research.groupsById(context.siteId(), several).stream()
+        .filter(row -> row.archivedAt() == null)
+        .map(row -> weighed(row, byGroup.get(row.id()), now))
+        .sorted(GroupOrder.DEMAND.comparator())
+        .toList();
+  }
+
+  /** The topics that the team keeps in mind, the one longest in focus first. */
+  public List<TopicSummary> inFocus(SiteContext context) {
+    return research.topics(context.siteId(), true).stream()
+        .filter(t -> t.focusAt() != null)
+        .sorted(Comparator.comparing(TopicRow::focusAt))
+        .flatMap(t -> sums(context, t.id()).values().stream().map(sum -> summary(t, sum)))
         .toList();
   }
 
   public TopicPage topic(SiteContext context, long id, GroupOrder order) {
     TopicRow topic =
-        research.topics(context.siteId()).stream()
+        research.topics(context.siteId(), true).stream()
             .filter(t -> t.id() == id)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("topic", id));
     List<Group> groups = groups(context, id);
     return new TopicPage(
-        summary(topic, groups),
+        summary(
+            topic,
+            sums(context, id).getOrDefault(id, new TopicSum(id, 0, 0, 0, false, null, 0, 0))),
         groups.stream().sorted(order.comparator()).toList(),
+        groups.stream()
+            .filter(Group::isOpen)
+            .sorted(GroupOrder.YIELD.comparator())
+            .limit(NEXT_SHOWN)
+            .toList(),
+        groups.stream().filter(g -> g.articles().size() > 1).toList(),
         reach.get(context));
   }
 
-  public GroupPage group(SiteContext context, long id) {
+  /**
+   * Groups that are not in the archive, the highest yield first, unknown ones last; of one topic,
+   * or of all.
+   *
+   * @param each of every point of difficulty no more are named, those with most searches
+   */
+  public List<Group> byYield(SiteContext context, @Nullable Long topicId, int each) {
+    return likeliest(context, topicId, false, each);
+  }
+
+  /** Groups of which difficulty or demand is unknown; of one topic, or of all. */
+  public long countUnweighed(SiteContext context, @Nullable Long topicId) {
+    return research.countUnweighed(context.siteId(), topicId);
+  }
+
+  /** A group with its articles and its worth. */
+  public Group group(SiteContext context, long id) {
+    return group(context, id, reach.get(context));
+  }
+
+  private Group group(SiteContext context, long id, Reach now) {
     GroupRow row =
         research
             .findGroup(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("keyword group", id));
-    List<GroupArticle> answers = articles.byGroup(context.siteId()).getOrDefault(id, List.of());
+    return weighed(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
+  }
+
+  /** A group with its keywords and all that is to be seen of it. */
+  public GroupPage page(SiteContext context, long id) {
     Reach now = reach.get(context);
-    Group group = weighed(row, answers, now);
-    return new GroupPage(group, research.members(id), now);
+    Group group = group(context, id, now);
+    Cohesion cohesion =
+        Cohesion.of(
+            StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(id), List.of())).stream()
+                .map(KnownKeyword::keyword)
+                .toList(),
+            GroupingSettings.DEFAULT.depth());
+    Long topic = group.row().topicId();
+    return new GroupPage(
+        group,
+        members(id, cohesion),
+        cohesion.tightness(),
+        topic == null ? List.of() : research.beside(context.siteId(), topic, id, BESIDE_SHOWN),
+        now);
+  }
+
+  /** The primary keyword, then the doubtful, the weakest first, then the others by volume. */
+  private List<Member> members(long groupId, Cohesion cohesion) {
+    Map<String, Integer> rank = new HashMap<>();
+    Map<String, Doubt> doubts = new HashMap<>();
+    for (Fit fit : cohesion.fits()) {
+      if (fit.doubt() != null) {
+        rank.put(fit.keyword().text(), rank.size());
+        doubts.put(fit.keyword().text(), fit.doubt());
+      }
+    }
+    return research.members(groupId).stream()
+        .map(row -> new Member(row, doubts.get(row.text())))
+        .sorted(
+            Comparator.<Member, Boolean>comparing(m -> !m.row().basis().equals("PRIMARY"))
+                .thenComparing(m -> rank.getOrDefault(m.row().text(), Integer.MAX_VALUE)))
+        .toList();
+  }
+
+  /** Why two keywords of the site are together, or could be. */
+  public Why why(SiteContext context, long firstId, long secondId) {
+    Map<Long, Keyword> found = new HashMap<>();
+    StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(), List.of(firstId, secondId)))
+        .forEach(k -> found.put(k.id(), k.keyword()));
+    Keyword first = found.get(firstId);
+    Keyword second = found.get(secondId);
+    if (first == null || second == null) {
+      throw new NotFoundException("keyword", first == null ? firstId : secondId);
+    }
+    return new Why(
+        first.text(),
+        second.text(),
+        SharedEvidence.of(first, second, GroupingSettings.DEFAULT.depth()));
   }
 
   /** What a group would be worth; what is out of range counts as not asked. */
   public WhatIf whatIf(
       SiteContext context, long id, @Nullable Integer strength, @Nullable Integer position) {
-    GroupPage page = group(context, id);
+    Reach now = reach.get(context);
     boolean strong = strength != null && strength >= 0 && strength <= 100;
     boolean placed = position != null && position >= 1 && position <= 10;
     return new WhatIf(
-        page.group(),
-        page.reach(),
-        strong ? strength : page.reach().strength(),
-        placed ? position : null);
+        group(context, id, now), now, strong ? strength : now.held(), placed ? position : null);
   }
 
-  /** The primary and the other keywords of a group. */
+  /**
+   * The primary and the other keywords of a group.
+   *
+   * @throws RefusedException when it has none any more
+   */
   public GroupKeywords keywords(SiteContext context, long groupId) {
-    List<String> texts =
-        new ArrayList<>(group(context, groupId).members().stream().map(MemberRow::text).toList());
+    Group group = group(context, groupId);
+    List<String> texts = research.members(groupId).stream().map(MemberRow::text).toList();
+    if (texts.isEmpty()) {
+      throw new RefusedException("“" + group.row().name() + "” has no keywords any more.");
+    }
     return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()));
+  }
+
+  /** The names of those of these groups that there are, by id, in the order asked. */
+  public Map<Long, String> names(SiteContext context, List<Long> groupIds) {
+    Map<Long, String> found = new HashMap<>();
+    edits.states(context.siteId(), groupIds).forEach(state -> found.put(state.id(), state.name()));
+    Map<Long, String> names = new LinkedHashMap<>();
+    groupIds.stream().filter(found::containsKey).forEach(id -> names.put(id, found.get(id)));
+    return names;
   }
 
   /** Groups that no article answers yet. */
@@ -215,36 +391,6 @@ public class ResearchService implements Reversal {
     return research.countArchivedGroups(context.siteId());
   }
 
-  /** Puts a group out of sight, or brings it back; its keywords stay in it. */
-  @Transactional
-  public void archive(SiteContext context, long id, boolean away) {
-    context.require(Right.IMPORT);
-    GroupRow group = group(context, id).group().row();
-    if (research.archiveGroup(context.siteId(), id, away) == 1) {
-      history.note(
-          context,
-          Right.IMPORT,
-          "The group “%s” is %s."
-              .formatted(group.name(), away ? "in the archive" : "back from the archive"),
-          Change.of(Thing.GROUP, id, ARCHIVED, away ? null : "archived", away ? "archived" : null));
-    }
-  }
-
-  @Override
-  public Thing thing() {
-    return Thing.GROUP;
-  }
-
-  @Override
-  public void reverse(SiteContext context, String key, List<Change> changes) {
-    for (Change change : changes) {
-      boolean away = change.from() != null;
-      if (research.archiveGroup(context.siteId(), Long.parseLong(key), away) == 0) {
-        throw new RefusedException("The group is not as it was left, so it cannot be put back.");
-      }
-    }
-  }
-
   private List<Group> groups(SiteContext context, @Nullable Long topicId) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
     Reach now = reach.get(context);
@@ -258,31 +404,15 @@ public class ResearchService implements Reversal {
     return new Group(row, articles, worth, worth.value(reach.perVisit(row.funnelStage())));
   }
 
-  private static TopicSummary summary(TopicRow topic, List<Group> groups) {
-    long live = groups.stream().filter(Group::isLive).mapToLong(Group::searches).sum();
-    long answered = groups.stream().filter(g -> !g.isOpen()).mapToLong(Group::searches).sum();
+  private static TopicSummary summary(TopicRow topic, TopicSum sum) {
     return new TopicSummary(
         topic,
-        groups.size(),
-        groups.stream().mapToInt(g -> g.row().keywords()).sum(),
-        groups.stream().mapToLong(Group::searches).sum(),
-        groups.stream().anyMatch(g -> g.row().atLeast() || g.row().searches() == null),
-        difficulty(groups),
-        live,
-        answered - live);
-  }
-
-  /** Mean of the groups' difficulties weighted by demand; null when none is known. */
-  private static @Nullable Double difficulty(List<Group> groups) {
-    double sum = 0;
-    double weights = 0;
-    for (Group group : groups) {
-      if (group.row().difficulty() != null) {
-        double weight = Math.max(1, group.searches());
-        sum += weight * group.row().difficulty();
-        weights += weight;
-      }
-    }
-    return weights == 0 ? null : sum / weights;
+        sum.groups(),
+        sum.keywords(),
+        sum.searches(),
+        sum.atLeast(),
+        sum.difficulty(),
+        sum.live(),
+        sum.inWork());
   }
 }

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.research.KnownKeyword.ByHand;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
@@ -21,7 +22,10 @@ record StoredKeyword(
     @Nullable BigDecimal costPerClick,
     @Nullable SearchIntent intent,
     List<String> pages,
-    @Nullable Long groupId) {
+    @Nullable Long groupId,
+    boolean pinned,
+    boolean intentPinned,
+    boolean excluded) {
 
   /** The same as they are computed with; pages that several have are kept once. */
   static List<KnownKeyword> known(List<StoredKeyword> stored) {
@@ -34,6 +38,9 @@ record StoredKeyword(
     List<PageAddress> addresses =
         pages.stream().map(p -> met.computeIfAbsent(p, PageAddress::new)).toList();
     return new KnownKeyword(
-        id, new Keyword(text, figure, difficulty, costPerClick, intent, addresses), groupId);
+        id,
+        new Keyword(text, figure, difficulty, costPerClick, intent, addresses),
+        groupId,
+        new ByHand(pinned, intentPinned, excluded));
   }
 }

@@ -1,10 +1,12 @@
 package osmerin.app.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -54,5 +56,42 @@ class ResearchTest extends BrowserTest {
     browser.click("#foot .foot-undo");
     browser.waitForText("#foot", "Taken back");
     assertThat(browser.find("#strength").getAttribute("value")).isEqualTo("25");
+  }
+
+  @Test
+  void fiftyThousandRowsAreImportedWhileOneIsElsewhere() throws Exception {
+    StringBuilder rows = new StringBuilder("keyword,volume,difficulty,urls\n");
+    for (int i = 0; i < 50_000; i++) {
+      String group = Integer.toString(i / 5 + 1_000, 36);
+      rows.append("thing ").append(group).append(" part").append((char) ('a' + i % 5)).append(',');
+      rows.append(i % 900).append(',').append(i % 90);
+      for (int page = 0; page < 4; page++) {
+        rows.append(page == 0 ? ',' : ' ').append(group).append(".example/").append(page);
+      }
+      rows.append('\n');
+    }
+    browser.open(base + "/research/import");
+    Path file = folder.resolve("many.csv");
+    browser.upload("#file", Files.writeString(file, rows));
+    browser.press("Look at it");
+    browser.waitForText("main", "The first 20 rows");
+    browser.press("Import");
+    browser.waitFor(() -> browser.path().contains("/work/"));
+    String work = browser.path();
+    browser.open(base + "/plan");
+    assertThat(browser.text("h1")).isNotEmpty();
+    await()
+        .atMost(Duration.ofMinutes(2))
+        .pollInterval(Duration.ofSeconds(1))
+        .until(
+            () -> {
+              browser.open(base + "/notices");
+              return browser.text("main").contains("many.csv is imported");
+            });
+    browser.open(work);
+    browser.waitForText(".figures", "50,000");
+    browser.open(base + "/research");
+    browser.waitForText("main .lead", "50,000 keywords");
+    assertThat(browser.count(".spot")).isGreaterThan(0);
   }
 }

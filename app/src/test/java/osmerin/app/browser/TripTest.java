@@ -49,7 +49,8 @@ class TripTest extends BrowserTest {
   }
 
   private String commissionFromAGroup() {
-    browser.click(".ledger a.title");
+    browser.click(".spot");
+    browser.press("Open the topic");
     browser.click(".ledger a.title");
     browser.waitForText(".ledger", "most searches");
     assertThat(browser.text(".ledger")).contains("shared with the primary keyword");
@@ -60,7 +61,7 @@ class TripTest extends BrowserTest {
     String number = browser.path().substring(browser.path().lastIndexOf('/') + 1);
     assertThat(number).isEqualTo(site.site().prefix() + "-0001");
     // The same group once more is warned about, with the other article's number.
-    browser.open(base + "/research");
+    browser.open(base + "/research/table");
     browser.click(".ledger a.title");
     browser.click(".ledger a.title");
     browser.press("Commission an article");

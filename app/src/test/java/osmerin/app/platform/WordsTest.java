@@ -25,6 +25,7 @@ class WordsTest {
     Instant moment = Instant.parse("2026-12-08T23:30:00Z");
     assertThat(In.moment(moment, ZoneId.of("Europe/Berlin"))).isEqualTo("Wed 9 Dec, 00:30");
     assertThat(In.moment(null, ZoneId.of("UTC"))).isEmpty();
+    assertThat(In.dayAndYear(moment, ZoneId.of("Europe/Berlin"))).isEqualTo("Wed 9 Dec 2026");
   }
 
   @ParameterizedTest

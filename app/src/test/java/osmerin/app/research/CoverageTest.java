@@ -53,7 +53,7 @@ class CoverageTest extends ApplicationTest {
         .extracting(g -> g.row().name())
         .containsExactly("sourdough bread", "sourdough crumb");
     assertThat(research.open(site)).isEqualTo(2);
-    assertThat(research.group(site, starter.row().id()).group().articles()).hasSize(1);
+    assertThat(research.group(site, starter.row().id()).articles()).hasSize(1);
   }
 
   @Test

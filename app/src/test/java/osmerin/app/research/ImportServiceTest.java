@@ -53,7 +53,10 @@ class ImportServiceTest extends ApplicationTest {
     assertThat(bread.row().name()).isEqualTo("sourdough starter");
     // The two variants have one figure, so it counts once.
     assertThat(bread.row().searches()).isEqualTo(1200);
-    List<MemberRow> members = research.group(site, bread.row().id()).members();
+    List<MemberRow> members =
+        research.page(site, bread.row().id()).members().stream()
+            .map(ResearchService.Member::row)
+            .toList();
     assertThat(members).extracting(MemberRow::basis).containsExactly("PRIMARY", "VARIANT", "PAGES");
     assertThat(members.get(2).sharedWithPrimary()).isEqualTo(3);
   }
@@ -105,7 +108,7 @@ class ImportServiceTest extends ApplicationTest {
     assertThatThrownBy(() -> imports.keep(site, "x.csv", new byte[] {(byte) 0x89, 'P', 'N', 'G'}))
         .isInstanceOf(UnreadableFileException.class);
     assertThat(research.overview(site).keywords()).isZero();
-    assertThat(imports.imports(site)).isEmpty();
+    assertThat(imports.imports(site, 0, 9)).isEmpty();
   }
 
   @Test

@@ -113,10 +113,12 @@ class KeywordLedgerTest extends ApplicationTest {
   }
 
   private List<KeywordRow> rows(Map<String, String> asked) {
-    return ledger.page(site, filter(asked)).rows();
+    return ledger.page(site, filter(asked)).rows().stream()
+        .map(KeywordLedger.Row::keyword)
+        .toList();
   }
 
-  private static KeywordFilter filter(Map<String, String> asked) {
+  static KeywordFilter filter(Map<String, String> asked) {
     Map<String, String> a = new HashMap<>(asked);
     return new KeywordFilter(
         a.get("q"),
@@ -132,6 +134,9 @@ class KeywordLedgerTest extends ApplicationTest {
         null,
         a.get("covered"),
         a.get("pages"),
+        a.get("excluded"),
+        a.get("fold"),
+        null,
         a.get("sort"),
         null,
         null);

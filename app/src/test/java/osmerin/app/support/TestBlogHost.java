@@ -73,6 +73,24 @@ public final class TestBlogHost {
     return "http://127.0.0.1:" + front.getAddress().getPort() + "/micropub";
   }
 
+  /** Puts an article on the blog, past Osmerin. */
+  public void publish(String title) {
+    String form = "h=entry&name=" + title.replace(' ', '+') + "&content=Text";
+    HttpRequest request =
+        HttpRequest.newBuilder(host.micropub())
+            .header("Authorization", "Bearer " + TOKEN)
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(HttpRequest.BodyPublishers.ofString(form))
+            .build();
+    try {
+      http.send(request, HttpResponse.BodyHandlers.discarding());
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
   /** Entries that the host has. */
   public int count() {
     return host.count();

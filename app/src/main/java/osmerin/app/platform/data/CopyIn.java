@@ -9,6 +9,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.function.Function;
@@ -17,6 +19,7 @@ import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.postgresql.copy.PGCopyOutputStream;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.jdbc.support.SQLErrorCodeSQLExceptionTranslator;
 import org.springframework.stereotype.Component;
@@ -26,8 +29,11 @@ import org.springframework.stereotype.Component;
 public class CopyIn {
   private final DataSource dataSource;
 
+  private final JdbcTemplate jdbc;
+
   CopyIn(DataSource dataSource) {
     this.dataSource = dataSource;
+    this.jdbc = new JdbcTemplate(dataSource);
   }
 
   /**
@@ -54,6 +60,24 @@ public class CopyIn {
     } finally {
       DataSourceUtils.releaseConnection(connection, dataSource);
     }
+  }
+
+  /**
+   * Ids for rows that are about to be loaded, ascending.
+   *
+   * @param table whose ids are generated; never from outside
+   */
+  public List<Long> ids(String table, int count) {
+    return jdbc.queryForList(
+        "select nextval(pg_get_serial_sequence(?, 'id')) from generate_series(1, ?)",
+        Long.class,
+        table,
+        count);
+  }
+
+  /** The fields of a row; the list may grow, and null stands for SQL's null. */
+  public static List<@Nullable Object> fields(@Nullable Object... fields) {
+    return new ArrayList<>(Arrays.asList(fields));
   }
 
   private static @Nullable String field(@Nullable Object value) {

@@ -41,6 +41,11 @@ public final class In {
     return moment == null ? "" : MOMENT.format(moment.atZone(zone));
   }
 
+  /** "Tue 8 Dec 2026". */
+  public static String dayAndYear(@Nullable Instant moment, ZoneId zone) {
+    return moment == null ? "" : dayAndYear(moment.atZone(zone).toLocalDate());
+  }
+
   /** "1,204"; "–" for what is unknown. */
   public static String number(@Nullable Long number) {
     return number == null ? "–" : String.format(Locale.ENGLISH, "%,d", number);

@@ -1,0 +1,234 @@
+package osmerin.app.inventory;
+
+import static osmerin.app.platform.data.CopyIn.fields;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.LiveArticles;
+import osmerin.app.articles.LiveArticles.Incoming;
+import osmerin.app.inventory.InventoryMapper.IncomingRow;
+import osmerin.app.inventory.InventoryMapper.ProblemRow;
+import osmerin.app.inventory.InventoryMapper.ReadingRow;
+import osmerin.app.platform.data.CopyIn;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.keyword.PageAddress;
+import osmerin.formats.inventory.InventoryFile;
+import osmerin.formats.inventory.InventoryReading;
+import osmerin.formats.inventory.InventoryReading.Problem;
+import osmerin.formats.inventory.LivePage;
+
+/** Takes in what files and addresses say is live: first to be looked at, then as articles. */
+@Service
+public class InventoryIntake {
+  static final int MOST_PAGES = 20_000;
+  private static final int PROBLEMS_SHOWN = 200;
+  private static final int LONGEST_TITLE = 200;
+  private static final Duration WAITS = Duration.ofDays(7);
+
+  private final InventoryMapper inventory;
+  private final GuardedFetch fetch;
+  private final LiveArticles live;
+  private final LiveMatching matching;
+  private final CopyIn copy;
+  private final Clock clock;
+
+  InventoryIntake(
+      InventoryMapper inventory,
+      GuardedFetch fetch,
+      LiveArticles live,
+      LiveMatching matching,
+      CopyIn copy,
+      Clock clock) {
+    this.inventory = inventory;
+    this.fetch = fetch;
+    this.live = live;
+    this.matching = matching;
+    this.copy = copy;
+    this.clock = clock;
+  }
+
+  /**
+   * Pages that wait to be brought in.
+   *
+   * @param fresh those that no article is for yet
+   * @param known how many pages articles are for already
+   * @param problems the first of what could not be taken along
+   */
+  public record Waiting(
+      ReadingRow reading,
+      List<IncomingRow> fresh,
+      int known,
+      List<ProblemRow> problems,
+      long allProblems) {
+    /** How many of the new ones no publish date is known of. */
+    public long undated() {
+      return fresh.stream().filter(p -> p.published() == null).count();
+    }
+
+    public long changedKnown() {
+      return fresh.stream().filter(p -> p.published() == null && p.changed() != null).count();
+    }
+  }
+
+  /**
+   * Keeps what a file says, until somebody has looked at it.
+   *
+   * @throws osmerin.formats.text.UnreadableFileException when it cannot be read
+   */
+  @Transactional
+  public UUID keep(SiteContext context, String name, byte[] bytes) {
+    context.require(Right.COMMISSION);
+    return keep(context, name, List.of(file(context).read(bytes)));
+  }
+
+  /**
+   * Keeps what the file at an address says; of an index of sitemaps what all its parts say.
+   *
+   * @throws RefusedException when it may not be fetched, or is not there
+   */
+  @Transactional
+  public UUID keepFrom(SiteContext context, @Nullable String address) {
+    context.require(Right.COMMISSION);
+    String typed = address == null ? "" : address.strip();
+    InventoryReading first = file(context).read(fetch.get(typed));
+    List<InventoryReading> readings = new ArrayList<>(List.of(first));
+    for (String part : first.parts().stream().limit(GuardedFetch.MOST_PARTS).toList()) {
+      readings.add(file(context).read(fetch.get(part)));
+    }
+    return keep(context, typed, readings);
+  }
+
+  private static InventoryFile file(SiteContext context) {
+    String address = context.site().address();
+    return new InventoryFile(
+        address.contains("://") ? address : "https://" + address, context.site().zoneId());
+  }
+
+  private UUID keep(SiteContext context, String name, List<InventoryReading> readings) {
+    List<LivePage> pages = readings.stream().flatMap(r -> r.pages().stream()).toList();
+    if (pages.size() > MOST_PAGES) {
+      throw new RefusedException(
+          "There are %,d pages; at most %,d are brought in at once. Split the file."
+              .formatted(pages.size(), MOST_PAGES));
+    }
+    boolean index = readings.size() == 1 && !readings.get(0).parts().isEmpty();
+    if (pages.isEmpty()) {
+      throw new RefusedException(
+          index
+              ? "That is an index of sitemaps. Give its address instead of the file, or its parts."
+              : "No page is named in it.");
+    }
+    inventory.deleteOldReadings(context.siteId(), clock.instant().minus(WAITS));
+    UUID id = UUID.randomUUID();
+    inventory.insertReading(id, context.siteId(), context.personId(), name, clock.instant());
+    store(id, pages, readings.stream().flatMap(r -> r.problems().stream()).toList());
+    return id;
+  }
+
+  private void store(UUID id, List<LivePage> pages, List<Problem> problems) {
+    copy.rows(
+        "inventory_incoming (reading_id, position, address, normal, title, published, changed)",
+        IntStream.range(0, pages.size()).boxed().toList(),
+        i -> {
+          LivePage page = pages.get(i);
+          String normal = PageAddress.of(page.address()).orElseThrow().value();
+          return fields(
+              id, i, page.address(), normal, page.title(), page.published(), page.changed());
+        });
+    copy.rows(
+        "inventory_problem (reading_id, position, place, reason)",
+        IntStream.range(0, problems.size()).boxed().toList(),
+        i -> fields(id, i, problems.get(i).where(), problems.get(i).reason()));
+  }
+
+  /** Pages that wait, apart those that articles are for already. */
+  public Waiting waiting(SiteContext context, UUID id) {
+    ReadingRow reading =
+        inventory
+            .findReading(context.siteId(), id)
+            .orElseThrow(() -> new NotFoundException("inventory", id));
+    Set<String> known =
+        inventory.live(context.siteId()).stream()
+            .flatMap(a -> PageAddress.of(a.address()).stream())
+            .map(PageAddress::value)
+            .collect(Collectors.toCollection(HashSet::new));
+    int before = known.size();
+    List<IncomingRow> all = inventory.incoming(id);
+    // An address that two sitemaps name is one page.
+    List<IncomingRow> fresh = all.stream().filter(p -> known.add(p.normal())).toList();
+    return new Waiting(
+        reading,
+        fresh,
+        Math.min(before, all.size() - fresh.size()),
+        inventory.problems(id, PROBLEMS_SHOWN),
+        inventory.countProblems(id));
+  }
+
+  /**
+   * Makes a live article of each page that waits and is new, and matches all live ones.
+   *
+   * @param useChanged whether the day of the last change stands for an unknown publish date
+   * @param otherwise the publish date of pages of which nothing is known
+   * @return how many articles there are more
+   */
+  @Transactional
+  public int bringIn(SiteContext context, UUID id, boolean useChanged, LocalDate otherwise) {
+    context.require(Right.COMMISSION);
+    if (otherwise.isAfter(context.today())) {
+      throw new RefusedException("A page cannot be live since a day that is yet to come.");
+    }
+    Waiting waiting = waiting(context, id);
+    if (waiting.fresh().isEmpty()) {
+      throw new RefusedException("Articles are there for all of these pages already.");
+    }
+    List<Incoming> incoming =
+        waiting.fresh().stream()
+            .map(p -> new Incoming(title(p), p.address(), day(p, useChanged, otherwise, context)))
+            .toList();
+    List<Long> ids = live.bringIn(context, waiting.reading().name(), incoming);
+    copy.rows(
+        "inventory_article (article_id, changed_on)",
+        IntStream.range(0, ids.size()).boxed().toList(),
+        i -> fields(ids.get(i), waiting.fresh().get(i).changed()));
+    inventory.deleteReading(id);
+    matching.match(context);
+    return ids.size();
+  }
+
+  private static LocalDate day(
+      IncomingRow page, boolean useChanged, LocalDate otherwise, SiteContext context) {
+    LocalDate day =
+        page.published() != null
+            ? page.published()
+            : useChanged && page.changed() != null ? page.changed() : otherwise;
+    return day.isAfter(context.today()) ? context.today() : day;
+  }
+
+  /** The page's own title, else the last part of its address in words. */
+  private static String title(IncomingRow page) {
+    String title = page.title();
+    if (title == null) {
+      String words = new PageAddress(page.normal()).words();
+      title =
+          words.isEmpty()
+              ? page.normal()
+              : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+    return title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE) : title;
+  }
+}

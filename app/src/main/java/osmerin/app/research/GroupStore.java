@@ -1,0 +1,190 @@
+package osmerin.app.research;
+
+import static osmerin.app.platform.data.CopyIn.fields;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import osmerin.app.platform.data.CopyIn;
+import osmerin.core.group.KeywordGroup;
+import osmerin.core.group.Membership;
+import osmerin.core.group.Membership.Neighbour;
+import osmerin.core.topic.Topic;
+import osmerin.core.topic.Topics;
+
+/** Stores groups, the topics they gather into, and which keyword is where and why. */
+@Component
+class GroupStore {
+  /** The columns that say where a keyword belongs and why. */
+  static final String COLUMNS =
+      "group_id, basis, shared_with_primary, nearest, nearest_shared, shared_words";
+
+  /** In the order of {@link #COLUMNS}: a keyword that waits for a group. */
+  static final List<@Nullable Object> WAITING =
+      fields(null, null, 0, List.of(), List.of(), List.of());
+
+  private final ResearchMapper research;
+  private final CopyIn copy;
+
+  GroupStore(ResearchMapper research, CopyIn copy) {
+    this.research = research;
+    this.copy = copy;
+  }
+
+  /** A keyword in its group. */
+  record Placed(long keywordId, long groupId, Membership membership) {
+    /** In the order of {@link #COLUMNS}. */
+    List<@Nullable Object> fields() {
+      return CopyIn.fields(
+          groupId,
+          membership.basis(),
+          membership.sharedWithPrimary(),
+          membership.nearest().stream().map(n -> n.keyword().text()).toList(),
+          membership.nearest().stream().map(Neighbour::sharedPages).toList(),
+          membership.sharedWords().stream().sorted().toList());
+    }
+  }
+
+  /**
+   * Stores all groups of a site. New ones join the topics they are most alike, or gather into new
+   * ones.
+   *
+   * @param groups those that exist are named by their id
+   * @return the id of each
+   */
+  Map<KeywordGroup, Long> storeAll(long siteId, List<KeywordGroup> groups) {
+    List<Topic> topics = new Topics().gather(groups, keptTopics(siteId));
+    Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
+    Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
+    storeTopics(siteId, topicIds);
+    Map<KeywordGroup, Long> topicOf = new IdentityHashMap<>();
+    topicIds.forEach((topic, id) -> topic.groups().forEach(group -> topicOf.put(group, id)));
+    storeGroups(siteId, groupIds, topicOf);
+    storePillars(topicIds, groupIds);
+    return groupIds;
+  }
+
+  /**
+   * Stores some groups.
+   *
+   * @param topicOf for each group, named by its id, the topic it is in
+   * @return the id of each
+   */
+  Map<KeywordGroup, Long> store(long siteId, Map<KeywordGroup, @Nullable Long> topicOf) {
+    Map<KeywordGroup, Long> ids = new IdentityHashMap<>();
+    topicOf.keySet().forEach(group -> ids.put(group, Long.valueOf(group.keptAs())));
+    storeGroups(siteId, ids, topicOf);
+    return ids;
+  }
+
+  /** Where each of the keywords is, by its id; those in none of the groups are left out. */
+  static Map<Long, Placed> placed(
+      Collection<KnownKeyword> keywords, Map<KeywordGroup, Long> groupIds) {
+    Map<String, Long> keywordIds = new HashMap<>();
+    keywords.forEach(k -> keywordIds.put(k.keyword().normal(), k.id()));
+    Map<Long, Placed> placed = new HashMap<>();
+    groupIds.forEach(
+        (group, id) ->
+            group
+                .members()
+                .forEach(
+                    m -> {
+                      long keyword = keywordIds.get(m.keyword().normal());
+                      placed.put(keyword, new Placed(keyword, id, m));
+                    }));
+    return placed;
+  }
+
+  /** Stores where keywords belong that are stored already. */
+  void storeMemberships(Collection<Placed> placed) {
+    research.createMemberships();
+    copy.rows(
+        "membership (keyword_id, " + COLUMNS + ")",
+        placed,
+        p -> {
+          List<@Nullable Object> fields = fields(p.keywordId());
+          fields.addAll(p.fields());
+          return fields;
+        });
+    research.applyMemberships();
+  }
+
+  private Map<String, Topics.Kept> keptTopics(long siteId) {
+    Map<Long, Set<String>> groups = new HashMap<>();
+    for (ResearchMapper.GroupRow group : research.groups(siteId, null, true)) {
+      if (group.topicId() != null) {
+        groups
+            .computeIfAbsent(group.topicId(), t -> new HashSet<>())
+            .add(String.valueOf(group.id()));
+      }
+    }
+    Map<String, Topics.Kept> kept = new HashMap<>();
+    for (ResearchMapper.TopicRow topic : research.topics(siteId, false)) {
+      String pillar = topic.pillarGroupId() == null ? null : topic.pillarGroupId().toString();
+      kept.put(
+          String.valueOf(topic.id()),
+          new Topics.Kept(topic.name(), pillar, groups.getOrDefault(topic.id(), Set.of())));
+    }
+    return kept;
+  }
+
+  /** The id of what was there, or the next free one. */
+  private <T> Map<T, Long> ids(String table, List<T> things, Function<T, @Nullable String> keptAs) {
+    int fresh = (int) things.stream().filter(thing -> keptAs.apply(thing) == null).count();
+    Iterator<Long> free = copy.ids(table, fresh).iterator();
+    Map<T, Long> ids = new IdentityHashMap<>();
+    for (T thing : things) {
+      String key = keptAs.apply(thing);
+      ids.put(thing, key == null ? free.next() : Long.valueOf(key));
+    }
+    return ids;
+  }
+
+  private void storeTopics(long siteId, Map<Topic, Long> ids) {
+    copy.rows(
+        "topic (id, site_id, name)",
+        ids.keySet().stream().filter(topic -> topic.keptAs() == null).toList(),
+        topic -> fields(ids.get(topic), siteId, topic.name()));
+  }
+
+  /** After the groups, since a pillar is one. */
+  private void storePillars(Map<Topic, Long> topicIds, Map<KeywordGroup, Long> groupIds) {
+    research.createPillars();
+    copy.rows(
+        "pillar (topic_id, group_id)",
+        topicIds.keySet(),
+        topic -> fields(topicIds.get(topic), groupIds.get(topic.pillar())));
+    research.applyPillars();
+  }
+
+  private void storeGroups(
+      long siteId, Map<KeywordGroup, Long> ids, Map<KeywordGroup, @Nullable Long> topicOf) {
+    research.createGroups();
+    copy.rows(
+        "incoming_group (id, topic_id, name, keywords, searches, at_least, difficulty, intent,"
+            + " funnel_stage, intent_reason)",
+        ids.keySet(),
+        g ->
+            fields(
+                ids.get(g),
+                topicOf.get(g),
+                g.primary().text(),
+                g.members().size(),
+                g.demand().searches(),
+                g.demand().atLeast(),
+                g.demand().difficulty(),
+                g.intent(),
+                g.funnelStage(),
+                g.intentReason()));
+    research.applyGroups();
+    research.insertNewGroups(siteId);
+  }
+}

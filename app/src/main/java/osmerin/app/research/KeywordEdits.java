@@ -1,0 +1,195 @@
+package osmerin.app.research;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.HandEditMapper.PlaceRow;
+import osmerin.app.research.KeywordMapper.IntentRow;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.intent.SearchIntent;
+import osmerin.core.text.Counted;
+
+/** What is done to keywords, one or many: the rows that are marked, or all that match a filter. */
+@Service
+public class KeywordEdits implements Reversal {
+  /** What is done. */
+  public enum What {
+    MOVE,
+    SPLIT,
+    TAKE_OUT,
+    PLACE,
+    INTENT,
+    EXCLUDE
+  }
+
+  private static final String INTENT = "Intent";
+
+  private final KeywordMapper keywords;
+  private final HandEditMapper handEdits;
+  private final GroupEdits edits;
+  private final Placing placing;
+  private final Rearranging rearranging;
+  private final Exclusions exclusions;
+  private final History history;
+
+  KeywordEdits(
+      KeywordMapper keywords,
+      HandEditMapper handEdits,
+      GroupEdits edits,
+      Placing placing,
+      Rearranging rearranging,
+      Exclusions exclusions,
+      History history) {
+    this.keywords = keywords;
+    this.handEdits = handEdits;
+    this.edits = edits;
+    this.placing = placing;
+    this.rearranging = rearranging;
+    this.exclusions = exclusions;
+    this.history = history;
+  }
+
+  /**
+   * The keywords that match a filter, on all pages.
+   *
+   * @throws RefusedException when there are more than may be changed at once
+   */
+  public List<Long> matching(SiteContext context, KeywordFilter filter) {
+    List<Long> ids = keywords.ids(context.siteId(), filter, GroupEdits.MOST + 1);
+    if (ids.size() > GroupEdits.MOST) {
+      throw new RefusedException(
+          "More than %,d keywords match. Filter for fewer; at most so many are changed at once."
+              .formatted(GroupEdits.MOST));
+    }
+    return ids;
+  }
+
+  /**
+   * Changes keywords.
+   *
+   * @param value the name of the group, or the intent
+   * @return what was done, in a sentence
+   */
+  @Transactional
+  public String change(
+      SiteContext context, Collection<Long> ids, What what, @Nullable String value) {
+    context.require(Right.IMPORT);
+    String them = Counted.of(ids.size(), "keyword");
+    return switch (what) {
+      case MOVE -> {
+        edits.move(context, ids, edits.named(context, value));
+        yield them + " moved into “" + String.valueOf(value).strip() + "”.";
+      }
+      case SPLIT -> {
+        edits.split(context, ids);
+        yield them + " in a group of their own.";
+      }
+      case TAKE_OUT -> {
+        edits.takeOut(context, ids);
+        yield them + " taken out. They wait to be grouped.";
+      }
+      case PLACE -> place(context, ids);
+      case INTENT -> setIntent(context, ids, intent(value));
+      case EXCLUDE -> {
+        exclusions.exclude(context, ids);
+        yield them + " excluded.";
+      }
+    };
+  }
+
+  private String place(SiteContext context, Collection<Long> ids) {
+    edits.begin(context);
+    List<PlaceRow> waiting =
+        edits.places(context, ids).stream()
+            .filter(p -> p.groupId() == null && !p.excluded())
+            .toList();
+    if (waiting.isEmpty()) {
+      throw new RefusedException("None of these waits for a group. Take them out of theirs first.");
+    }
+    Placing.Outcome outcome = placing.place(context, waiting);
+    long found = outcome.found();
+    String sentence =
+        "%s found a group%s."
+            .formatted(
+                Counted.of(found, "keyword"),
+                found == waiting.size()
+                    ? ""
+                    : "; " + (waiting.size() - found) + " fit none and wait");
+    history.note(context, Right.IMPORT, sentence, outcome.change());
+    return sentence;
+  }
+
+  private static SearchIntent intent(@Nullable String value) {
+    for (SearchIntent intent : SearchIntent.values()) {
+      if (intent.name().equals(value)) {
+        return intent;
+      }
+    }
+    throw new RefusedException("Choose an intent.");
+  }
+
+  private String setIntent(SiteContext context, Collection<Long> ids, SearchIntent intent) {
+    edits.begin(context);
+    List<PlaceRow> places = edits.places(context, ids);
+    long edit = handEdits.insertEdit(context.siteId());
+    keywords.keepIntents(edit, places.stream().map(PlaceRow::keywordId).toList(), intent);
+    putIntents(context, edit, true, places);
+    String sentence =
+        "%s: intent %s.".formatted(Counted.of(places.size(), "keyword"), words(intent));
+    history.note(
+        context,
+        Right.IMPORT,
+        sentence,
+        Change.of(
+            Thing.INTENTS, edit, INTENT, null, words(intent), GroupEdits.BEFORE, GroupEdits.AFTER));
+    return sentence;
+  }
+
+  private static String words(SearchIntent intent) {
+    return intent.name().toLowerCase();
+  }
+
+  /** Puts the intents of an edit, or those before it, and reckons their groups anew. */
+  private void putIntents(
+      SiteContext context, long edit, boolean after, Collection<PlaceRow> places) {
+    keywords.putIntents(edit, after);
+    Set<Long> groups = new HashSet<>();
+    places.stream().map(PlaceRow::groupId).filter(id -> id != null).forEach(groups::add);
+    rearranging.apply(context.siteId(), new HashMap<>(), groups, Map.of());
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.INTENTS;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    edits.begin(context);
+    long edit = Long.parseLong(key);
+    boolean after = GroupEdits.AFTER.equals(changes.get(0).from());
+    List<IntentRow> rows = keywords.intents(context.siteId(), edit);
+    List<Long> ids = new ArrayList<>();
+    for (IntentRow row : rows) {
+      if (!row.isAt(!after)) {
+        throw new RefusedException(
+            "The intent of “%s” was set again since. Take that back first.".formatted(row.text()));
+      }
+      ids.add(row.keywordId());
+    }
+    putIntents(context, edit, after, handEdits.places(context.siteId(), ids));
+  }
+}

@@ -1,0 +1,92 @@
+package osmerin.app.research;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import osmerin.app.reach.Reach;
+import osmerin.app.reach.ReachService;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.research.ResearchService.Overview;
+import osmerin.app.research.ResearchService.TopicPage;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.intent.SearchIntent;
+
+/** The pictures of research. */
+@Controller
+@RequestMapping("/{site}/research")
+class LandscapeController {
+  /** Groups plotted of every point of difficulty at most. */
+  private static final int EACH = 60;
+
+  private final ResearchService research;
+  private final LandscapeService landscape;
+  private final ReachService reach;
+
+  LandscapeController(ResearchService research, LandscapeService landscape, ReachService reach) {
+    this.research = research;
+    this.landscape = landscape;
+    this.reach = reach;
+  }
+
+  /** All topics, or the groups of one. */
+  @GetMapping
+  @Needs(Right.READ)
+  String landscape(
+      SiteContext site, @RequestParam(required = false) @Nullable String topic, Model model) {
+    Long zoomed = KeywordFilter.number(topic);
+    if (zoomed == null) {
+      Overview overview = research.overview(site);
+      model.addAttribute("overview", overview);
+      model.addAttribute("picture", landscape.topics(overview.topics()));
+      return "research/landscape";
+    }
+    TopicPage page = research.topic(site, zoomed, GroupOrder.DEMAND);
+    model.addAttribute("topic", page);
+    model.addAttribute("summary", page.summary());
+    model.addAttribute("picture", landscape.groups(page.groups()));
+    return "research/landscape-topic";
+  }
+
+  /** Difficulty against demand, with what the site can reach. */
+  @GetMapping("/plot")
+  @Needs(Right.READ)
+  String plot(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable String topic,
+      @RequestParam(required = false) @Nullable String intent,
+      @RequestParam(required = false) @Nullable String open,
+      Model model) {
+    Long topicId = KeywordFilter.number(topic);
+    SearchIntent asked = intent(intent);
+    List<Group> groups =
+        research.byYield(site, topicId, EACH).stream()
+            .filter(g -> asked == null || g.row().intent() == asked)
+            .filter(g -> open == null || g.isOpen())
+            .toList();
+    Reach now = reach.get(site);
+    model.addAttribute("plot", landscape.plot(groups, now));
+    model.addAttribute("unknown", research.countUnweighed(site, topicId));
+    model.addAttribute("reach", now);
+    model.addAttribute("topics", research.topicNames(site));
+    model.addAttribute("intents", SearchIntent.values());
+    model.addAttribute("topicAsked", topicId);
+    model.addAttribute("intentAsked", asked);
+    model.addAttribute("openAsked", open != null);
+    return "research/plot";
+  }
+
+  private static @Nullable SearchIntent intent(@Nullable String typed) {
+    for (SearchIntent intent : SearchIntent.values()) {
+      if (intent.name().equals(typed)) {
+        return intent;
+      }
+    }
+    return null;
+  }
+}

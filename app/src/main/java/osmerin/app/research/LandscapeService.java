@@ -1,0 +1,154 @@
+package osmerin.app.research;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import osmerin.app.platform.web.In;
+import osmerin.app.reach.Reach;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.research.ResearchService.TopicSummary;
+import osmerin.core.landscape.Circle;
+import osmerin.core.landscape.Landscape;
+import osmerin.core.landscape.Landscape.Place;
+import osmerin.core.landscape.Landscape.Thing;
+import osmerin.core.landscape.OpportunityPlot;
+import osmerin.core.landscape.OpportunityPlot.Point;
+
+/** The pictures of research: all topics, the groups of one, and the opportunity plot. */
+@Service
+public class LandscapeService {
+  static final int WIDTH = 820;
+  static final int HEIGHT = 500;
+  static final int PLOT_WIDTH = 760;
+  static final int PLOT_HEIGHT = 400;
+  private static final double RING = 9;
+
+  /** More circles than these nobody can tell apart. */
+  static final int MOST_CIRCLES = 250;
+
+  /** More marks than these a plot does not bear. */
+  static final int MOST_MARKS = 1_000;
+
+  /** What a picture shows, and how wide its rings may be. */
+  private record Shown(List<Thing> things, double ring) {}
+
+  /** What was laid out lately: the same things always lie the same way. */
+  private final Cache<Shown, Landscape> laidOut = Caffeine.newBuilder().maximumSize(64).build();
+
+  /**
+   * A circle with what it stands for.
+   *
+   * @param live the part of the demand that a live article answers, in percent
+   * @param inWork the part that only an article in work answers, in percent
+   */
+  public record Mark<T>(T thing, Place place, double live, double inWork) {
+    public Circle circle() {
+      return place.circle();
+    }
+  }
+
+  /**
+   * A picture.
+   *
+   * @param left how many things are too small to be drawn
+   */
+  public record Picture<T>(List<Mark<T>> marks, int left) {
+    public int width() {
+      return WIDTH;
+    }
+
+    public int height() {
+      return HEIGHT;
+    }
+  }
+
+  /** Topics in order of demand as rings that show how much is covered. */
+  public Picture<TopicSummary> topics(List<TopicSummary> topics) {
+    return picture(
+        topics,
+        RING,
+        t -> new Thing(t.topic().name(), t.searches(), figure(t.searches(), t.atLeast())),
+        (t, place) -> {
+          double all = Math.max(1, t.searches());
+          return new Mark<>(t, place, 100 * t.live() / all, 100 * t.inWork() / all);
+        });
+  }
+
+  /** Groups in order of demand. */
+  public Picture<Group> groups(List<Group> groups) {
+    return picture(
+        groups,
+        1,
+        g -> new Thing(g.row().name(), g.searches(), figure(g.searches(), g.row().atLeast())),
+        (g, place) ->
+            new Mark<>(g, place, g.isLive() ? 100 : 0, !g.isLive() && !g.isOpen() ? 100 : 0));
+  }
+
+  private static String figure(long searches, boolean atLeast) {
+    return searches == 0 ? "" : (atLeast ? "≥ " : "") + In.number(searches) + " a month";
+  }
+
+  private <T> Picture<T> picture(
+      List<T> things,
+      double ring,
+      Function<T, Thing> asThing,
+      BiFunction<T, Place, Mark<T>> marking) {
+    List<T> drawn = things.subList(0, Math.min(things.size(), MOST_CIRCLES));
+    List<Thing> shapes = drawn.stream().map(asThing).toList();
+    Landscape landscape =
+        laidOut.get(
+            new Shown(shapes, ring),
+            shown -> Landscape.of(shown.things(), WIDTH, HEIGHT, shown.ring()));
+    List<Mark<T>> marks = new ArrayList<>();
+    for (int i = 0; i < drawn.size(); i++) {
+      marks.add(marking.apply(drawn.get(i), landscape.places().get(i)));
+    }
+    return new Picture<>(marks, things.size() - drawn.size());
+  }
+
+  /** A group in the plot. */
+  public record Plotted(Group group, Circle circle) {}
+
+  /**
+   * The opportunity plot.
+   *
+   * @param groups the plotted ones, the highest yield last, so that it lies on top
+   * @param left groups of lower yield that the plot does not bear
+   */
+  public record Plot(OpportunityPlot frame, List<Plotted> groups, int left) {
+    public int width() {
+      return PLOT_WIDTH;
+    }
+
+    public int height() {
+      return PLOT_HEIGHT;
+    }
+  }
+
+  /**
+   * Plots groups.
+   *
+   * @param groups by yield, the highest first
+   */
+  public Plot plot(List<Group> groups, Reach reach) {
+    List<Group> known = groups.stream().filter(g -> g.worth().yield() != null).toList();
+    List<Group> shown = known.subList(0, Math.min(known.size(), MOST_MARKS));
+    OpportunityPlot frame =
+        OpportunityPlot.of(
+            shown.stream()
+                .map(g -> new Point(g.row().difficulty(), g.row().searches(), g.worth().hours()))
+                .toList(),
+            reach.site(),
+            PLOT_WIDTH,
+            PLOT_HEIGHT);
+    List<Plotted> plotted = new ArrayList<>();
+    for (int i = shown.size() - 1; i >= 0; i--) {
+      plotted.add(new Plotted(shown.get(i), frame.marks().get(i)));
+    }
+    return new Plot(frame, plotted, known.size() - shown.size());
+  }
+}

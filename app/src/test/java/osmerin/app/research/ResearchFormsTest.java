@@ -1,0 +1,167 @@
+package osmerin.app.research;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.research.ResearchMapper.GroupRow;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.app.support.HttpPerson;
+
+/** Wrong input to the pages and forms of research: a clear answer, and nothing changed. */
+class ResearchFormsTest extends ApplicationTest {
+  private static final String FILE =
+      """
+      keyword,volume,difficulty,urls
+      eel trap,900,20,t.example/1 t.example/2 t.example/3
+      catch eels,300,30,t.example/1 t.example/2 t.example/3
+      rye bread,400,30,b.example/1 b.example/2 b.example/3
+      """;
+
+  @Autowired private ImportService imports;
+  @Autowired private ResearchMapper mapper;
+  private SiteContext site;
+  private HttpPerson person;
+  private String base;
+
+  @BeforeEach
+  void twoGroups() {
+    site = emptySite();
+    imports.importFile(site, "eels.csv", FILE.getBytes(StandardCharsets.UTF_8));
+    person = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
+    base = "/" + site.site().slug() + "/research";
+    person.get(base);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "?topic=abc",
+        "/plot?topic=abc&intent=NONSENSE&open=",
+        "/plot?topic=999999",
+        "/keywords?columns=nonsense,volume&fold=maybe&group=none&page=-3",
+        "/keywords?q=%7Bx%7D%25_%5C&sort=nonsense",
+        "/anew?mode=sideways",
+        "/imports?page=99",
+        "/excluded?page=0",
+      })
+  void nonsenseInAnAddressCountsAsNothingAsked(String path) {
+    assertThat(person.get(base + path).statusCode()).isEqualTo(200);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "/topics/999999, 404",
+    "?topic=999999, 404",
+    "/groups/999999, 404",
+    "/groups/999999/split, 404",
+    "/keywords/999999/drawer, 404",
+    "/imports/999999, 404",
+    "/why?marked=1, 422",
+    "/why?marked=999998&marked=999999, 404",
+    "/anew?minShared=0, 422",
+    "/anew?minShared=11, 422",
+  })
+  void whatIsNotThereIsSaidSo(String path, int status) {
+    HttpResponse<String> answer = person.get(base + path);
+    assertThat(answer.statusCode()).isEqualTo(status);
+    assertThat(answer.body()).doesNotContain("Something broke");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "/groups/bulk | what=LOCK | 422 | Mark the groups first",
+        "/groups/bulk | what=MERGE&marked=GROUP | 422 | Mark two groups",
+        "/groups/bulk | what=MERGE&marked=GROUP&value=nobody | 422 | no group “nobody”",
+        "/groups/bulk | what=TOPIC&marked=GROUP&value=  | 422 | Say which topic",
+        "/groups/bulk | what=INTENT&marked=GROUP | 422 | Choose an intent",
+        "/groups/bulk | what=ARCHIVE&marked=999999 | 404 | no such page",
+        "/groups/bulk | what=NONSENSE&marked=GROUP | 404 | no such page",
+        "/groups/GROUP/name | name=+&seen=eel trap | 422 | It is still “eel trap”",
+        "/groups/GROUP/name | name=Traps&seen=another | 409 | Traps",
+        "/groups/GROUP/split | parts=3 | 422 | would now come apart",
+        "/groups/GROUP/take | | 422 | Mark the keywords first",
+        "/groups/GROUP/absorb | | 422 | two groups",
+        "/keywords/bulk | what=MOVE&value=rye bread | 422 | Mark the keywords first",
+        "/keywords/bulk | what=MOVE&marked=KEYWORD&value= | 422 | Say which group",
+        "/keywords/bulk | what=INTENT&marked=KEYWORD&value=LOVE | 422 | Choose an intent",
+        "/keywords/bulk | what=PLACE&marked=KEYWORD | 422 | waits for a group",
+        "/keywords/bulk | what=MOVE&marked=999999&value=rye bread | 404 | no such page",
+        "/keywords/views | name=&query=q=eel | 422 | 1 to 60 characters",
+        "/keywords/views/999999/delete | | 404 | no such page",
+        "/excluded | text= | 422 | Type the words",
+        "/excluded/999999/remove | | 404 | no such page",
+        "/anew | minShared=3&mode=loose&seal=another | 422 | Look once more",
+        "/anew/settings | minShared=99&mode=loose | 422 | at most 10",
+        "/reach/fitted | on=true | 422 | at least 30",
+      })
+  void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {
+    List<GroupRow> before = groups();
+    long group = before.get(0).id();
+    String keyword = String.valueOf(mapper.members(group).get(0).id());
+    HttpResponse<String> answer =
+        person.post(
+            base + path.replace("GROUP", String.valueOf(group)),
+            fields(fields, String.valueOf(group), keyword));
+    assertThat(answer.statusCode()).isEqualTo(status);
+    assertThat(answer.body()).contains(words);
+    assertThat(groups()).isEqualTo(before);
+  }
+
+  private static String[] fields(String typed, String group, String keyword) {
+    if (typed == null) {
+      return new String[0];
+    }
+    return Arrays.stream(typed.split("&"))
+        .flatMap(
+            field -> {
+              String[] parts = field.split("=", 2);
+              return Stream.of(
+                  parts[0],
+                  parts[1].replace("GROUP", group).replace("KEYWORD", keyword).replace("+", " "));
+            })
+        .toArray(String[]::new);
+  }
+
+  private List<GroupRow> groups() {
+    return mapper.groups(site.siteId(), null, true);
+  }
+
+  @Test
+  void theLedgerOpensWithTheViewOfChoice() {
+    person.post(
+        base + "/keywords/views", "name", "Bread", "query", "q=bread&fold=no", "first", "true");
+    HttpResponse<String> opened = person.get(base + "/keywords");
+    assertThat(opened.statusCode()).isEqualTo(302);
+    assertThat(opened.headers().firstValue("Location").orElse(""))
+        .endsWith("/keywords?q=bread&fold=no");
+    assertThat(person.get(base + "/keywords?fold=yes").body()).contains("3 keywords");
+  }
+
+  @Test
+  void columnsStandInTheOrderChosen() {
+    String page = person.get(base + "/keywords?columns=topic&columns=volume").body();
+    assertThat(page.indexOf(">Topic<")).isPositive();
+    String head = page.substring(page.indexOf("<thead>"), page.indexOf("</thead>"));
+    assertThat(head.indexOf("Topic")).isLessThan(head.indexOf("Searches a month"));
+    assertThat(head).doesNotContain("Difficulty");
+  }
+
+  @Test
+  void theNamesOfGroupsAreOfferedWhileSomebodyTypes() {
+    assertThat(person.get(base + "/groups/names?value=BRE").body()).contains("rye bread");
+    assertThat(person.get(base + "/groups/names?value=%25").body()).doesNotContain("rye bread");
+  }
+}
