@@ -20,6 +20,7 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.inventory.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.GroupEdits;
@@ -113,10 +114,16 @@ class InventoryController {
     return "inventory/bring-in";
   }
 
+  /** A file that was brought in already, on the way back for instance, leads to the list. */
   @GetMapping("/inventory/{id}")
   @Needs(Right.COMMISSION)
   String preview(SiteContext site, @PathVariable UUID id, Model model) {
-    Waiting waiting = intake.waiting(site, id);
+    Waiting waiting;
+    try {
+      waiting = intake.waiting(site, id);
+    } catch (NotFoundException e) {
+      return list(site);
+    }
     model.addAttribute("waiting", waiting);
     model.addAttribute("shown", waiting.fresh().stream().limit(SHOWN).toList());
     model.addAttribute("otherwise", site.today().minusYears(1).withDayOfYear(1));

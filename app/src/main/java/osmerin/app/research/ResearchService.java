@@ -237,9 +237,10 @@ public class ResearchService {
         .toList();
   }
 
+  /** A topic that all groups have left is still there for who stands on it, and for its history. */
   public TopicPage topic(SiteContext context, long id, GroupOrder order) {
     TopicRow topic =
-        research.topics(context.siteId(), true).stream()
+        research.topics(context.siteId(), false).stream()
             .filter(t -> t.id() == id)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("topic", id));

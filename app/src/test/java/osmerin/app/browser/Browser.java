@@ -1,13 +1,19 @@
 package osmerin.app.browser;
 
 import java.io.File;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Supplier;
 import java.util.logging.Level;
 import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.StaleElementReferenceException;
@@ -26,12 +32,21 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Headless Chromium, driven as a person would; waits for what is expected, never for time. */
 final class Browser implements AutoCloseable {
   private static final Duration PATIENCE = Duration.ofSeconds(15);
+  private static final Dimension SIZE = new Dimension(1280, 940);
+
+  /** Starting takes seconds, so browsers are handed from test to test, as good as new. */
+  private static final Queue<ChromeDriver> IDLE = new ConcurrentLinkedQueue<>();
 
   private final ChromeDriver driver;
   private final String base;
 
   Browser(String base) {
     this.base = base;
+    ChromeDriver idle = IDLE.poll();
+    driver = idle == null ? start() : idle;
+  }
+
+  private static ChromeDriver start() {
     try {
       ChromeOptions options = new ChromeOptions();
       options.setBinary("/usr/bin/chromium");
@@ -44,19 +59,21 @@ final class Browser implements AutoCloseable {
           "--disable-background-networking",
           "--disable-component-update",
           "--disable-sync",
-          "--window-size=1280,940",
+          "--window-size=%d,%d".formatted(SIZE.width, SIZE.height),
           "--user-data-dir=" + Files.createTempDirectory("chromium"));
       LoggingPreferences logs = new LoggingPreferences();
       logs.enable(LogType.BROWSER, Level.SEVERE);
       options.setCapability("goog:loggingPrefs", logs);
-      driver =
+      ChromeDriver started =
           new ChromeDriver(
               new ChromeDriverService.Builder()
                   .usingDriverExecutable(new File("/usr/bin/chromedriver"))
                   .build(),
               options);
-    } catch (java.io.IOException e) {
-      throw new IllegalStateException(e);
+      Runtime.getRuntime().addShutdownHook(new Thread(started::quit));
+      return started;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -217,6 +234,24 @@ final class Browser implements AutoCloseable {
 
   @Override
   public void close() {
-    driver.quit();
+    try {
+      String first = driver.getWindowHandles().iterator().next();
+      for (String window : driver.getWindowHandles()) {
+        if (!window.equals(first)) {
+          driver.switchTo().window(window).close();
+        }
+      }
+      driver.switchTo().window(first);
+      driver.executeCdpCommand(
+          "Storage.clearDataForOrigin", Map.of("origin", base, "storageTypes", "all"));
+      driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
+      driver.executeCdpCommand("Page.resetNavigationHistory", Map.of());
+      driver.get("about:blank");
+      driver.manage().window().setSize(SIZE);
+      errors();
+      IDLE.add(driver);
+    } catch (WebDriverException e) {
+      driver.quit();
+    }
   }
 }

@@ -53,7 +53,7 @@ class InventoryBrowserTest extends BrowserTest {
     browser.waitForText("#foot", "3 articles brought in");
     browser.waitFor(() -> browser.path().equals(base + "/live/inventory"));
     browser.back();
-    browser.waitFor(() -> browser.path().contains("/live/inventory/"));
+    browser.waitForText("main table", "ranks for 3 keywords of it, at best 1");
     browser.open(base + "/live/inventory");
     browser.waitForText("main table", "ranks for 3 keywords of it, at best 1");
     assertThat(browser.text("main table")).contains("the words of its title");

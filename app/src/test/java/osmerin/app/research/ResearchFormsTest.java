@@ -30,6 +30,7 @@ class ResearchFormsTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private ResearchMapper mapper;
+  @Autowired private GroupMarks marks;
   private SiteContext site;
   private HttpPerson person;
   private String base;
@@ -57,6 +58,15 @@ class ResearchFormsTest extends ApplicationTest {
       })
   void nonsenseInAnAddressCountsAsNothingAsked(String path) {
     assertThat(person.get(base + path).statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void aTopicThatAllGroupsLeftStillAnswers() {
+    GroupRow group = groups().get(0);
+    marks.toTopic(site, List.of(group.id()), "All of eels");
+    HttpResponse<String> answer = person.get(base + "/topics/" + group.topicId());
+    assertThat(answer.statusCode()).isEqualTo(200);
+    assertThat(answer.body()).contains("No groups here any more");
   }
 
   @ParameterizedTest

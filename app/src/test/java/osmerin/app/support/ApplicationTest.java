@@ -63,6 +63,8 @@ public abstract class ApplicationTest {
     registry.add("spring.datasource.url", () -> DATABASE);
     registry.add("spring.datasource.username", TestDatabase::user);
     registry.add("spring.datasource.password", TestDatabase::password);
+    // Hundreds of people are made and signed in; what a guess costs is not what is tested.
+    registry.add("osmerin.password-rounds", () -> 4);
     registry.add("osmerin.mail.host", () -> "127.0.0.1");
     registry.add("osmerin.mail.port", MAIL::smtpPort);
     registry.add("osmerin.publish-every", () -> "500ms");

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
 import java.util.Optional;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
@@ -36,9 +37,12 @@ class SecurityConfig {
   /** Where Spring's request cache keeps what was asked for. */
   private static final String SAVED_REQUEST = "SPRING_SECURITY_SAVED_REQUEST";
 
+  /**
+   * @param rounds the power of two of rounds that a guess costs
+   */
   @Bean
-  PasswordEncoder passwordEncoder() {
-    return new BCryptPasswordEncoder(12);
+  PasswordEncoder passwordEncoder(@Value("${osmerin.password-rounds}") int rounds) {
+    return new BCryptPasswordEncoder(rounds);
   }
 
   @Bean
