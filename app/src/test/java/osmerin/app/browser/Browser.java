@@ -32,6 +32,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Headless Chromium, driven as a person would; waits for what is expected, never for time. */
 final class Browser implements AutoCloseable {
   private static final Duration PATIENCE = Duration.ofSeconds(15);
+  private static final Duration POLL = Duration.ofMillis(40);
   private static final Dimension SIZE = new Dimension(1280, 940);
 
   /** Starting takes seconds, so browsers are handed from test to test, as good as new. */
@@ -195,7 +196,7 @@ final class Browser implements AutoCloseable {
 
   void waitFor(Supplier<Boolean> condition) {
     try {
-      new WebDriverWait(driver, PATIENCE)
+      new WebDriverWait(driver, PATIENCE, POLL)
           .ignoring(StaleElementReferenceException.class)
           .ignoring(WebDriverException.class)
           .until(d -> condition.get());
@@ -211,7 +212,7 @@ final class Browser implements AutoCloseable {
   }
 
   private <T> T wait(Supplier<T> supplier) {
-    return new WebDriverWait(driver, PATIENCE)
+    return new WebDriverWait(driver, PATIENCE, POLL)
         .ignoring(StaleElementReferenceException.class)
         .until(d -> supplier.get());
   }
