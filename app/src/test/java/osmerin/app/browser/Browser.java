@@ -243,11 +243,12 @@ final class Browser implements AutoCloseable {
         }
       }
       driver.switchTo().window(first);
+      // First away from the page, which might ask for something and get a cookie anew.
+      driver.get("about:blank");
       driver.executeCdpCommand(
           "Storage.clearDataForOrigin", Map.of("origin", base, "storageTypes", "all"));
       driver.executeCdpCommand("Network.clearBrowserCookies", Map.of());
       driver.executeCdpCommand("Page.resetNavigationHistory", Map.of());
-      driver.get("about:blank");
       driver.manage().window().setSize(SIZE);
       errors();
       IDLE.add(driver);

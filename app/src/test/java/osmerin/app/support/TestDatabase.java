@@ -12,7 +12,8 @@ import java.util.Properties;
 import java.util.concurrent.TimeUnit;
 
 /**
- * A PostgreSQL cluster on loopback for one run of the tests, started by the script that users use.
+ * A PostgreSQL cluster on loopback for one process of the tests, started by the script that users
+ * use.
  */
 public final class TestDatabase {
   private static final TestDatabase ONE = new TestDatabase();
@@ -26,7 +27,8 @@ public final class TestDatabase {
       root = root.getParent();
     }
     script = root.resolve("bin/database");
-    Path folder = Path.of("target/test-database").toAbsolutePath();
+    String process = System.getProperty("osmerin.process", "1");
+    Path folder = Path.of("target/test-database-" + process).toAbsolutePath();
     try {
       facts.load(new java.io.StringReader(run("start", folder)));
     } catch (IOException e) {
