@@ -1,10 +1,10 @@
 package osmerin.core.text;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 
 /**
  * Words of many things, numbered by their spelling, with how many of the things have each. Sums
@@ -20,11 +20,13 @@ public final class WordNumbers {
    * @param words of each thing, each once
    */
   public WordNumbers(List<? extends Collection<String>> words) {
-    Map<String, Integer> counts = new TreeMap<>();
+    Map<String, Integer> counts = new HashMap<>();
     words.forEach(its -> its.forEach(word -> counts.merge(word, 1, Integer::sum)));
-    frequency = counts.values().stream().mapToInt(Integer::intValue).toArray();
-    numbers = new HashMap<>(2 * frequency.length);
-    counts.keySet().forEach(word -> numbers.put(word, numbers.size()));
+    String[] spellings = counts.keySet().toArray(String[]::new);
+    Arrays.sort(spellings);
+    frequency = Arrays.stream(spellings).mapToInt(counts::get).toArray();
+    numbers = counts;
+    Arrays.setAll(frequency, i -> counts.put(spellings[i], i));
   }
 
   public int size() {

@@ -3,24 +3,57 @@ package osmerin.core.text;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Splits text into words: runs of letters and digits, with apostrophes and hyphens inside. */
 public final class Words {
-  private static final Pattern WORD =
-      Pattern.compile("[\\p{L}\\p{N}]+(?:['’.-][\\p{L}\\p{N}]+)*", Pattern.UNICODE_CHARACTER_CLASS);
+  /** Signs that join two runs to one word. */
+  private static final String JOINING = "'’.-";
 
   private Words() {}
 
   /** The words as written, in order; empty for text without words. */
   public static List<String> of(String text) {
     List<String> words = new ArrayList<>();
-    Matcher matcher = WORD.matcher(text);
-    while (matcher.find()) {
-      words.add(matcher.group());
+    for (int from = start(text, 0); from < text.length(); ) {
+      int end = end(text, from);
+      words.add(text.substring(from, end));
+      from = start(text, end);
     }
     return words;
+  }
+
+  /** Where the next word begins, or the end of the text. */
+  private static int start(String text, int from) {
+    int at = from;
+    while (at < text.length() && !isPart(text, at)) {
+      at += Character.charCount(text.codePointAt(at));
+    }
+    return at;
+  }
+
+  /** Where the word ends that begins there. */
+  private static int end(String text, int from) {
+    int at = from;
+    while (isPart(text, at) || (isJoining(text, at) && isPart(text, at + 1))) {
+      at += Character.charCount(text.codePointAt(at));
+    }
+    return at;
+  }
+
+  private static boolean isJoining(String text, int at) {
+    return at < text.length() && JOINING.indexOf(text.charAt(at)) >= 0;
+  }
+
+  private static boolean isPart(String text, int at) {
+    if (at >= text.length()) {
+      return false;
+    }
+    int c = text.codePointAt(at);
+    if (Character.isLetterOrDigit(c)) {
+      return true;
+    }
+    int type = Character.getType(c);
+    return type == Character.LETTER_NUMBER || type == Character.OTHER_NUMBER;
   }
 
   /** The words in lower case (root locale), typographic apostrophes made plain. */
@@ -31,8 +64,7 @@ public final class Words {
   /** The number of words. */
   public static int count(String text) {
     int count = 0;
-    Matcher matcher = WORD.matcher(text);
-    while (matcher.find()) {
+    for (int from = start(text, 0); from < text.length(); from = start(text, end(text, from))) {
       count++;
     }
     return count;

@@ -1,12 +1,10 @@
 package osmerin.core.topic;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.IntStream;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
 import osmerin.core.keyword.PageAddress;
@@ -34,19 +32,24 @@ final class Likeness {
     double[] bySites = new double[groups.size()];
     int[] touched = new int[groups.size()];
     boolean[] seen = new boolean[groups.size()];
+    boolean[] sitesKnown = new boolean[groups.size()];
+    for (int i = 0; i < sitesKnown.length; i++) {
+      sitesKnown[i] = !sites.isEmpty(i);
+    }
+    Nearest nearest = new Nearest();
     for (int i = 0; i < groups.size(); i++) {
       int n = words.addCosines(i, byWords, touched, 0, seen);
       n = sites.addCosines(i, bySites, touched, n, seen);
-      double[] likeness = new double[n];
+      nearest.clear();
       for (int k = 0; k < n; k++) {
         int j = touched[k];
-        boolean sitesKnown = !sites.isEmpty(i) && !sites.isEmpty(j);
-        likeness[k] = (sitesKnown ? byWords[j] / 2 : byWords[j]) + bySites[j] / 2;
+        boolean bothKnown = sitesKnown[i] && sitesKnown[j];
+        nearest.offer(j, bothKnown ? (byWords[j] + bySites[j]) / 2 : byWords[j]);
         byWords[j] = 0;
         bySites[j] = 0;
         seen[j] = false;
       }
-      keepNearest(i, touched, likeness);
+      keep(i, nearest);
     }
   }
 
@@ -54,17 +57,40 @@ final class Likeness {
     return neighbours.get(group);
   }
 
-  private void keepNearest(int i, int[] others, double[] likeness) {
-    IntStream.range(0, likeness.length)
-        .boxed()
-        .sorted(
-            Comparator.<Integer>comparingDouble(k -> -likeness[k]).thenComparing(k -> others[k]))
-        .limit(NEIGHBOURS)
-        .forEach(
-            k -> {
-              neighbours.get(i).put(others[k], likeness[k]);
-              neighbours.get(others[k]).put(i, likeness[k]);
-            });
+  private void keep(int i, Nearest nearest) {
+    for (int k = 0; k < nearest.size; k++) {
+      neighbours.get(i).put(nearest.groups[k], nearest.likeness[k]);
+      neighbours.get(nearest.groups[k]).put(i, nearest.likeness[k]);
+    }
+  }
+
+  /** The most alike of those offered, the first by number at a tie; only few are ever moved. */
+  private static final class Nearest {
+    private final int[] groups = new int[NEIGHBOURS];
+    private final double[] likeness = new double[NEIGHBOURS];
+    private int size;
+
+    void clear() {
+      size = 0;
+    }
+
+    void offer(int group, double alike) {
+      if (size == NEIGHBOURS && !isBefore(group, alike, size - 1)) {
+        return;
+      }
+      int at = size == NEIGHBOURS ? size - 1 : size++;
+      while (at > 0 && isBefore(group, alike, at - 1)) {
+        groups[at] = groups[at - 1];
+        likeness[at] = likeness[at - 1];
+        at--;
+      }
+      groups[at] = group;
+      likeness[at] = alike;
+    }
+
+    private boolean isBefore(int group, double alike, int at) {
+      return alike > likeness[at] || (alike == likeness[at] && group < groups[at]);
+    }
   }
 
   private static Map<String, Double> words(KeywordGroup group, Stems stems) {

@@ -3,13 +3,13 @@ package osmerin.core.topic;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import osmerin.core.group.KeywordGroup;
+import osmerin.core.group.Membership;
 import osmerin.core.text.Stems;
 import osmerin.core.text.StopWords;
 import osmerin.core.text.Words;
@@ -83,7 +83,7 @@ final class TopicName {
                 Comparator.<String>comparingDouble(phrase -> -score(phrase, here, all))
                     .thenComparing(phrase -> phrase))
             .toList();
-    Map<String, String> spellings = spellings(groups);
+    Map<String, String> spellings = spellings(groups, here.keySet());
     return ranked.stream()
         .map(phrase -> capitalised(spellings.get(phrase)))
         .filter(name -> !taken.contains(name))
@@ -116,26 +116,30 @@ final class TopicName {
   private Map<String, Double> demandByPhrase(List<KeywordGroup> groups) {
     Map<String, Double> demand = new HashMap<>();
     for (KeywordGroup group : groups) {
-      new HashSet<>(phrases(group.primary().text()).keySet())
+      phrases(group.primary().text())
+          .keySet()
           .forEach(phrase -> demand.merge(phrase, weight(group), Double::sum));
     }
     return demand;
   }
 
-  /** For each phrase of stems its commonest spelling; the earlier in the alphabet at a tie. */
-  private Map<String, String> spellings(List<KeywordGroup> groups) {
+  /**
+   * For each of the phrases of stems its commonest spelling; the earlier in the alphabet at a tie.
+   */
+  private Map<String, String> spellings(List<KeywordGroup> groups, Set<String> of) {
     Map<String, Map<String, Integer>> counts = new HashMap<>();
     for (KeywordGroup group : groups) {
-      group
-          .members()
-          .forEach(
-              member ->
-                  phrases(member.keyword().normal())
-                      .forEach(
-                          (phrase, spelling) ->
-                              counts
-                                  .computeIfAbsent(phrase, p -> new HashMap<>())
-                                  .merge(spelling, 1, Integer::sum)));
+      for (Membership member : group.members()) {
+        phrases(member.keyword().normal())
+            .forEach(
+                (phrase, spelling) -> {
+                  if (of.contains(phrase)) {
+                    counts
+                        .computeIfAbsent(phrase, p -> new HashMap<>())
+                        .merge(spelling, 1, Integer::sum);
+                  }
+                });
+      }
     }
     Map<String, String> result = new HashMap<>();
     counts.forEach((phrase, spelled) -> result.put(phrase, commonest(spelled)));
