@@ -180,3 +180,6 @@ create index keyword_by_difficulty on keyword (site_id, difficulty, id)
 create index keyword_by_cost on keyword (site_id, cost_per_click desc nulls last, id)
   include (variant_of) where not excluded;
 create index keyword_excluded on keyword (site_id, volume desc nulls last, id) where excluded;
+
+-- Uploads are read back once or twice and thrown away; packing them takes longer than writing them.
+alter table uploaded_file alter column content set storage external;

@@ -242,7 +242,11 @@ public class FullRunService {
     }
 
     void apply() {
-      Map<KeywordGroup, Long> ids = store.storeAll(context.siteId(), run.groups());
+      Map<KeywordGroup, Long> ids =
+          store.storeAll(
+              context.siteId(),
+              run.groups(),
+              stored -> store.storeMemberships(GroupStore.placed(keywords, stored).values()));
       Map<String, KnownKeyword> known = new HashMap<>();
       keywords.forEach(k -> known.put(k.keyword().normal(), k));
       List<PlaceRow> changing = new ArrayList<>();
@@ -253,7 +257,6 @@ public class FullRunService {
             new PlaceRow(keyword.id(), keyword.keyword().text(), keyword.groupId(), false, false));
         wanted.put(keyword.id(), Place.byRun(ids.get(move.to())));
       }
-      store.storeMemberships(GroupStore.placed(keywords, ids).values());
       research.emptyGroups(context.siteId(), run.ended().stream().map(Long::valueOf).toList());
       note(changing, wanted);
     }

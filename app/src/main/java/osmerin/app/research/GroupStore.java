@@ -2,6 +2,7 @@ package osmerin.app.research;
 
 import static osmerin.app.platform.data.CopyIn.fields;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -10,6 +11,8 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -55,21 +58,37 @@ class GroupStore {
 
   /**
    * Stores all groups of a site. New ones join the topics they are most alike, or gather into new
-   * ones.
+   * ones; that is worked out beside what is stored meanwhile.
    *
    * @param groups those that exist are named by their id
+   * @param meanwhile stores what needs the groups but not their topics; given the id of each group
    * @return the id of each
    */
-  Map<KeywordGroup, Long> storeAll(long siteId, List<KeywordGroup> groups) {
-    List<Topic> topics = new Topics().gather(groups, keptTopics(siteId));
+  Map<KeywordGroup, Long> storeAll(
+      long siteId, List<KeywordGroup> groups, Consumer<Map<KeywordGroup, Long>> meanwhile) {
+    Map<String, Topics.Kept> kept = keptTopics(siteId);
+    CompletableFuture<List<Topic>> gathering =
+        CompletableFuture.supplyAsync(() -> new Topics().gather(groups, kept));
     Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
+    Map<KeywordGroup, @Nullable Long> topicBefore = topicBefore(groups, kept);
+    storeGroups(siteId, groupIds, topicBefore);
+    meanwhile.accept(groupIds);
+    List<Topic> topics = gathering.join();
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
     storeTopics(siteId, topicIds);
-    Map<KeywordGroup, Long> topicOf = new IdentityHashMap<>();
-    topicIds.forEach((topic, id) -> topic.groups().forEach(group -> topicOf.put(group, id)));
-    storeGroups(siteId, groupIds, topicOf);
+    storeJoined(topicIds, groupIds, topicBefore);
     storePillars(topicIds, groupIds);
     return groupIds;
+  }
+
+  /** The topic of each group that has one already. */
+  private static Map<KeywordGroup, @Nullable Long> topicBefore(
+      List<KeywordGroup> groups, Map<String, Topics.Kept> kept) {
+    Map<String, Long> topicOf = new HashMap<>();
+    kept.forEach((id, topic) -> topic.groups().forEach(g -> topicOf.put(g, Long.valueOf(id))));
+    Map<KeywordGroup, @Nullable Long> before = new IdentityHashMap<>();
+    groups.forEach(group -> before.put(group, topicOf.get(group.keptAs())));
+    return before;
   }
 
   /**
@@ -153,6 +172,21 @@ class GroupStore {
         "topic (id, site_id, name)",
         ids.keySet().stream().filter(topic -> topic.keptAs() == null).toList(),
         topic -> fields(ids.get(topic), siteId, topic.name()));
+  }
+
+  private void storeJoined(
+      Map<Topic, Long> topicIds,
+      Map<KeywordGroup, Long> groupIds,
+      Map<KeywordGroup, @Nullable Long> topicBefore) {
+    List<List<@Nullable Object>> joined = new ArrayList<>();
+    topicIds.forEach(
+        (topic, id) ->
+            topic.groups().stream()
+                .filter(group -> !id.equals(topicBefore.get(group)))
+                .forEach(group -> joined.add(fields(groupIds.get(group), id))));
+    research.createJoined();
+    copy.rows("joined (group_id, topic_id)", joined, fields -> fields);
+    research.applyJoined();
   }
 
   /** After the groups, since a pillar is one. */

@@ -119,7 +119,7 @@ class ImportController {
       return "redirect:"
           + site.base()
           + "/work/"
-          + job.order(site, id, readings.reading(site, waiting.file(), corrections));
+          + job.order(site, waiting, readings.reading(site, waiting.file(), corrections));
     } catch (UnreadableFileException e) {
       String view = preview(site, waiting, corrections, model);
       return fault(e.getMessage(), waiting.name(), view, model, response);

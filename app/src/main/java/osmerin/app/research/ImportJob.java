@@ -20,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ImportService.Finished;
+import osmerin.app.research.ImportService.Waiting;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
@@ -111,13 +112,13 @@ public class ImportJob {
    * @throws UnreadableFileException when no column holds keywords
    */
   @Transactional
-  public UUID order(SiteContext context, UUID upload, FileReading reading) {
+  UUID order(SiteContext context, Waiting upload, FileReading reading) {
     imports.requireReadable(context, upload, reading);
-    UUID id = work.begin(context, "Import", imports.waiting(context, upload).name());
-    Order order = Order.of(context, id, upload, reading);
+    UUID id = work.begin(context, "Import", upload.name());
+    Order order = Order.of(context, id, upload.id(), reading);
     boolean fresh =
         jobs.scheduleIfNotExists(
-            TASK.instance(upload.toString()).data(order).scheduledTo(clock.instant()));
+            TASK.instance(upload.id().toString()).data(order).scheduledTo(clock.instant()));
     if (!fresh) {
       throw new RefusedException(
           "This file is being imported already. A notice says when it is done.");

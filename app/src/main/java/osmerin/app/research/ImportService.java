@@ -112,9 +112,9 @@ public class ImportService {
   /**
    * @throws osmerin.formats.text.UnreadableFileException when no column holds keywords
    */
-  void requireReadable(SiteContext context, UUID id, FileReading reading) {
+  void requireReadable(SiteContext context, Waiting waiting, FileReading reading) {
     context.require(Right.IMPORT);
-    waiting(context, id).file().requireKeywords(reading);
+    waiting.file().requireKeywords(reading);
   }
 
   /**
@@ -124,15 +124,21 @@ public class ImportService {
    */
   @Transactional
   public long importWaiting(SiteContext context, UUID id, FileReading reading, Progress progress) {
-    Waiting waiting = waiting(context, id);
-    progress.at("Counting the rows");
-    int total = waiting.file().count(reading);
-    readings.remember(context, waiting.file(), reading);
-    KeywordRows rows =
-        waiting.file().read(reading, read -> progress.at("Reading the rows", read, total));
-    long done = importRows(context, waiting.name(), rows, progress);
+    Named rows = read(context, waiting(context, id), reading, progress);
+    long done = importRows(context, rows.name(), rows.rows(), progress);
     research.deleteFile(id);
     return done;
+  }
+
+  private record Named(String name, KeywordRows rows) {}
+
+  /** On its own, so that the file is not kept in memory any longer than this. */
+  private Named read(SiteContext context, Waiting waiting, FileReading reading, Progress progress) {
+    progress.at("Counting the rows");
+    KeywordFile.Survey survey = waiting.file().survey(reading);
+    readings.remember(context, waiting.file(), reading);
+    KeywordRows rows = survey.read(read -> progress.at("Reading the rows", read, survey.rows()));
+    return new Named(waiting.name(), rows);
   }
 
   /** Imports a file as it is guessed to be. */
@@ -204,10 +210,14 @@ public class ImportService {
     added.forEach(k -> known.put(k.keyword().normal(), k));
     changed.forEach(k -> known.put(k.keyword().normal(), k));
     progress.at("Grouping " + Counted.of(known.size(), "keyword"));
-    Map<Long, Placed> placed = regrouping.place(context.siteId(), known.values());
-    progress.at("Storing " + Counted.of(added.size(), "keyword"));
-    storeAdded(context.siteId(), importId, added, placed);
-    store.storeMemberships(touched(known.values(), placed, added, changed));
+    regrouping.place(
+        context.siteId(),
+        known.values(),
+        placed -> {
+          progress.at("Storing " + Counted.of(added.size(), "keyword"));
+          storeAdded(context.siteId(), importId, added, placed);
+          store.storeMemberships(touched(known.values(), placed, added, changed));
+        });
     folding.fold(context.siteId(), known.values());
     events.publishEvent(new KeywordsImported(context));
     history.note(

@@ -6,10 +6,10 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
 import osmerin.app.research.GroupStore.Placed;
 import osmerin.core.group.Grouping;
-import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.HeldGroup;
 import osmerin.core.group.KeywordGroup;
 
@@ -30,22 +30,36 @@ class Regrouping {
     this.store = store;
   }
 
+  /** As below, with nothing to store meanwhile. */
+  Map<Long, Placed> place(long siteId, Collection<KnownKeyword> keywords) {
+    return place(siteId, keywords, placed -> {});
+  }
+
   /**
    * Groups the keywords and stores the groups and topics, within the caller's transaction.
    *
    * @param keywords all of the site
+   * @param meanwhile stores where keywords belong, beside the gathering of topics
    * @return where each belongs, by its id, to be stored with it; those that wait are left out
    */
-  Map<Long, Placed> place(long siteId, Collection<KnownKeyword> keywords) {
+  Map<Long, Placed> place(
+      long siteId, Collection<KnownKeyword> keywords, Consumer<Map<Long, Placed>> meanwhile) {
     List<KnownKeyword> taking = keywords.stream().filter(k -> !k.waitsByHand()).toList();
-    GroupingSettings settings = choice.settings(siteId);
     List<HeldGroup> held = held(siteId, taking);
     List<KeywordGroup> groups =
-        new Grouping(settings)
+        new Grouping(choice.settings(siteId))
             .group(taking.stream().map(KnownKeyword::keyword).toList(), held).stream()
                 .filter(group -> held.isEmpty() || !waits(group))
                 .toList();
-    return GroupStore.placed(taking, store.storeAll(siteId, groups));
+    Map<Long, Placed> placed = new HashMap<>();
+    store.storeAll(
+        siteId,
+        groups,
+        ids -> {
+          placed.putAll(GroupStore.placed(taking, ids));
+          meanwhile.accept(placed);
+        });
+    return placed;
   }
 
   private static boolean waits(KeywordGroup group) {

@@ -226,6 +226,10 @@ interface ResearchMapper {
 
   void applyGroups();
 
+  void createJoined();
+
+  void applyJoined();
+
   void createPillars();
 
   void applyPillars();

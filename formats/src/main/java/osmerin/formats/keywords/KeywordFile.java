@@ -1,6 +1,7 @@
 package osmerin.formats.keywords;
 
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import osmerin.formats.table.Row;
 import osmerin.formats.table.Source;
@@ -83,20 +84,54 @@ public final class KeywordFile {
    * @throws UnreadableFileException when the reading has no keyword column, or the file breaks off
    */
   public KeywordRows read(FileReading reading) {
-    return read(reading, rows -> {});
+    return survey(reading).read(rows -> {});
   }
 
   /**
-   * Reads all rows.
+   * Goes through the whole file once, before it is read: how many rows there are, and how their
+   * numbers are written.
    *
-   * @param progress is told from time to time how many rows are read
+   * @throws UnreadableFileException when the reading has no keyword column, or the file breaks off
    */
-  public KeywordRows read(FileReading reading, Progress progress) {
+  public Survey survey(FileReading reading) {
     requireKeywords(reading);
-    NumberColumns numbers = numbers(reading);
-    return table.read(
-        reading.source(),
-        rows -> new RowReader(reading, numbers, progress).read(rows.skip(reading.headerRow())));
+    AtomicInteger rows = new AtomicInteger();
+    NumberColumns numbers =
+        table.read(
+            reading.source(),
+            all ->
+                NumberColumns.of(
+                    reading, all.skip(reading.headerRow()).peek(row -> rows.incrementAndGet())));
+    return new Survey(reading, rows.get(), numbers);
+  }
+
+  /** A file that was gone through once and can now be read. */
+  public final class Survey {
+    private final FileReading reading;
+    private final int rows;
+    private final NumberColumns numbers;
+
+    private Survey(FileReading reading, int rows, NumberColumns numbers) {
+      this.reading = reading;
+      this.rows = rows;
+      this.numbers = numbers;
+    }
+
+    /** Rows below the header. */
+    public int rows() {
+      return rows;
+    }
+
+    /**
+     * Reads all rows. A row that cannot be read is reported and the others are read all the same.
+     *
+     * @param progress is told from time to time how many rows are read
+     */
+    public KeywordRows read(Progress progress) {
+      return table.read(
+          reading.source(),
+          all -> new RowReader(reading, numbers, progress).read(all.skip(reading.headerRow())));
+    }
   }
 
   /** Told how far reading is. */
@@ -111,17 +146,6 @@ public final class KeywordFile {
    */
   public KeywordRows read() {
     return read(guess());
-  }
-
-  /** Rows below the header. */
-  public int count(FileReading reading) {
-    return table.read(
-        reading.source(), rows -> (int) Math.max(0, rows.count() - reading.headerRow()));
-  }
-
-  private NumberColumns numbers(FileReading reading) {
-    return table.read(
-        reading.source(), rows -> NumberColumns.of(reading, rows.skip(reading.headerRow())));
   }
 
   /**

@@ -7,8 +7,10 @@ import java.io.InputStreamReader;
 import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
+import java.nio.CharBuffer;
 import java.nio.charset.Charset;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -17,12 +19,15 @@ import org.mozilla.universalchardet.UniversalDetector;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
 /**
- * A text file turned into characters.
+ * How a text file is encoded, and how it begins.
  *
  * @param charset the encoding it was read in
- * @param text without a byte order mark
+ * @param text its beginning, a million characters at most, without a byte order mark
  */
 public record DecodedText(Charset charset, String text) {
+  private static final int BEGINNING = 1_000_000;
+  private static final int CHARACTERS_AT_A_TIME = 8_192;
+
   /** Encodings a person can choose from. */
   public static final List<Charset> CHOICES =
       List.of(
@@ -59,13 +64,20 @@ public record DecodedText(Charset charset, String text) {
 
   /** Reads in a given encoding; bytes that do not fit become the replacement character. */
   public static DecodedText of(byte[] bytes, Charset charset) {
-    refuseWhatIsNoText(bytes);
-    String text = new String(bytes, charset);
-    String unmarked = text.startsWith("\uFEFF") ? text.substring(1) : text;
-    if (unmarked.isBlank()) {
+    CharBuffer beginning = CharBuffer.allocate(Math.min(BEGINNING, bytes.length));
+    try (Reader reader = reader(bytes, charset)) {
+      int read = 0;
+      while (read >= 0 && beginning.hasRemaining()) {
+        read = reader.read(beginning);
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    String text = beginning.flip().toString();
+    if (text.isBlank()) {
       throw new UnreadableFileException(Fault.EMPTY, "The file is empty.");
     }
-    return new DecodedText(charset, unmarked);
+    return new DecodedText(charset, text);
   }
 
   /** Reads a file in a given encoding bit by bit, without its byte order mark. */
@@ -159,12 +171,14 @@ public record DecodedText(Charset charset, String text) {
   }
 
   private static Optional<Charset> fits(byte[] bytes, Charset charset) {
-    try {
-      charset.newDecoder().decode(ByteBuffer.wrap(bytes));
-      return Optional.of(charset);
-    } catch (CharacterCodingException e) {
-      return Optional.empty();
+    CharsetDecoder decoder = charset.newDecoder();
+    ByteBuffer in = ByteBuffer.wrap(bytes);
+    CharBuffer out = CharBuffer.allocate(CHARACTERS_AT_A_TIME);
+    CoderResult result = CoderResult.OVERFLOW;
+    while (result.isOverflow()) {
+      result = decoder.decode(in, out.clear(), true);
     }
+    return result.isError() ? Optional.empty() : Optional.of(charset);
   }
 
   private static Optional<Charset> byLetters(byte[] bytes) {

@@ -121,7 +121,7 @@ class RankingPagesTest {
     assertThat(file.guess().headerRow()).isEqualTo(2);
     FileReading other = file.guess(file.guess().source(), 0);
     assertThat(file.preview(other, 5).rows()).hasSize(3);
-    assertThat(file.count(file.guess())).isEqualTo(1);
+    assertThat(file.survey(file.guess()).rows()).isEqualTo(1);
   }
 
   private static KeywordFile file(String text) {
