@@ -218,7 +218,9 @@ public class ImportService {
           storeAdded(context.siteId(), importId, added, placed);
           store.storeMemberships(touched(known.values(), placed, added, changed));
         });
+    progress.at("Folding close variants");
     folding.fold(context.siteId(), known.values());
+    progress.at("Matching live articles");
     events.publishEvent(new KeywordsImported(context));
     history.note(
         context,

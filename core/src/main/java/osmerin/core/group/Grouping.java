@@ -89,7 +89,7 @@ public final class Grouping {
       for (int unit = 0; unit < groupOf.length; unit++) {
         together.computeIfAbsent(groupOf[unit], g -> new ArrayList<>()).add(units.get(unit));
       }
-      return together.values().stream()
+      return together.values().parallelStream()
           .map(description::of)
           .sorted(
               Comparator.<KeywordGroup>comparingLong(
@@ -102,9 +102,10 @@ public final class Grouping {
     /** Close variants become one unit, but a variant that is in a group already stays there. */
     private List<Unit> fold(Collection<Keyword> keywords) {
       Map<String, Keyword> distinct = new LinkedHashMap<>();
-      for (Keyword keyword : keywords.stream().sorted(PRIMARY_FIRST).toList()) {
+      for (Keyword keyword : keywords.parallelStream().sorted(PRIMARY_FIRST).toList()) {
         distinct.putIfAbsent(keyword.normal(), keyword);
       }
+      distinct.values().parallelStream().forEach(keyword -> variants.key(keyword.text()));
       Map<String, HeldGroup> homeOfVariants = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
@@ -126,9 +127,9 @@ public final class Grouping {
               homes.put(unit, home);
             }
           });
-      List<Unit> result = new ArrayList<>();
-      folded.forEach((unit, members) -> result.add(unit(members, homes.get(unit))));
-      return result;
+      return folded.entrySet().parallelStream()
+          .map(unit -> unit(unit.getValue(), homes.get(unit.getKey())))
+          .toList();
     }
 
     private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {

@@ -1,18 +1,18 @@
 package osmerin.core.keyword;
 
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import osmerin.core.text.Stems;
 
 /**
  * Close variants: keywords with the same stems but for stop words, in any order ("clay for
- * throwing", "throwing clay").
+ * throwing", "throwing clay"). Threads of one computation may share it.
  */
 public final class Variants {
   private final Stems stems;
-  private final Map<String, String> known = new HashMap<>();
+  private final Map<String, String> known = new ConcurrentHashMap<>();
 
   public Variants(Stems stems) {
     this.stems = stems;
@@ -20,7 +20,12 @@ public final class Variants {
 
   /** Equal for close variants and only for them. */
   public String key(String phrase) {
-    return known.computeIfAbsent(phrase, p -> String.join(" ", new TreeSet<>(stems.subject(p))));
+    String key = known.get(phrase);
+    if (key == null) {
+      key = String.join(" ", new TreeSet<>(stems.subject(phrase)));
+      known.put(phrase, key);
+    }
+    return key;
   }
 
   /**

@@ -1,27 +1,28 @@
 package osmerin.core.text;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.tartarus.snowball.ext.EnglishStemmer;
 
 /**
- * Stems of English words (Porter's second algorithm, from Lucene). Remembers what it has stemmed;
- * one instance serves one thread and one computation.
+ * Stems of English words (Porter's second algorithm, from Lucene). Remembers what it has stemmed,
+ * so one instance serves one computation; the threads of it may share it.
  */
 public final class Stems {
   private final EnglishStemmer stemmer = new EnglishStemmer();
-  private final Map<String, String> known = new HashMap<>();
+  private final Map<String, String> known = new ConcurrentHashMap<>();
 
   /** The stem of one word in lower case. */
   public String of(String word) {
-    return known.computeIfAbsent(word, this::stem);
+    String stem = known.get(word);
+    return stem != null ? stem : known.computeIfAbsent(word, this::stem);
   }
 
-  private String stem(String word) {
+  private synchronized String stem(String word) {
     String bare = word.endsWith("'s") ? word.substring(0, word.length() - 2) : word;
     stemmer.setCurrent(bare);
     stemmer.stem();

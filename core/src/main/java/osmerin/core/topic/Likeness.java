@@ -25,8 +25,8 @@ final class Likeness {
   private final List<Map<Integer, Double>> neighbours = new ArrayList<>();
 
   Likeness(List<KeywordGroup> groups, Stems stems) {
-    Vectors words = new Vectors(groups.stream().map(g -> words(g, stems)).toList());
-    Vectors sites = new Vectors(groups.stream().map(Likeness::sites).toList());
+    Vectors words = new Vectors(groups.parallelStream().map(g -> words(g, stems)).toList());
+    Vectors sites = new Vectors(groups.parallelStream().map(Likeness::sites).toList());
     groups.forEach(g -> neighbours.add(new TreeMap<>()));
     double[] byWords = new double[groups.size()];
     double[] bySites = new double[groups.size()];

@@ -69,7 +69,10 @@ public class CopyIn {
    */
   public List<Long> ids(String table, int count) {
     return jdbc.queryForList(
-        "select nextval(pg_get_serial_sequence(?, 'id')) from generate_series(1, ?)",
+        """
+        select nextval(ids) from (select pg_get_serial_sequence(?, 'id')::regclass as ids offset 0) s
+        cross join generate_series(1, ?)
+        """,
         Long.class,
         table,
         count);
