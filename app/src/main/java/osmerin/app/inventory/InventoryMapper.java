@@ -88,7 +88,11 @@ interface InventoryMapper {
 
   List<NamedGroup> groups(@Param("siteId") long siteId);
 
-  void ranked(@Param("siteId") long siteId, ResultHandler<RankedRow> handler);
+  /** Keywords in groups for which one of the addresses ranks. */
+  void ranked(
+      @Param("siteId") long siteId,
+      @Param("addresses") List<String> addresses,
+      ResultHandler<RankedRow> handler);
 
   void deleteMatches(@Param("siteId") long siteId);
 

@@ -95,6 +95,7 @@ public class LiveMatching implements Reversal {
         .forEach(g -> matcher.group(String.valueOf(g.id()), g.name()));
     inventory.ranked(
         context.siteId(),
+        pages.stream().map(page -> page.address().value()).toList(),
         result -> {
           InventoryMapper.RankedRow row = result.getResultObject();
           matcher.keyword(

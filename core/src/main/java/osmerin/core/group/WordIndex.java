@@ -1,7 +1,6 @@
 package osmerin.core.group;
 
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -17,7 +16,7 @@ final class WordIndex {
   /** At least this much of the weight of all words of two phrases must be shared. */
   private static final double ALIKE = 0.5;
 
-  private static final int STEMS_LOOKED_UP = 2;
+  private static final int NONE = -1;
 
   /** The numbers of a unit's stems, ascending; stems are numbered by their spelling. */
   private final int[][] stemsOf;
@@ -88,18 +87,23 @@ final class WordIndex {
     return most >= ALIKE ? OptionalInt.of(best) : OptionalInt.empty();
   }
 
-  /** The rarest stems, the first in spelling at a tie. */
+  /** The two rarest stems, the first in spelling at a tie. */
   private int[] rarest(int unit) {
     int[] stems = stemsOf[unit];
-    if (stems.length <= STEMS_LOOKED_UP) {
+    if (stems.length <= 2) {
       return stems;
     }
-    return Arrays.stream(stems)
-        .boxed()
-        .sorted(Comparator.<Integer>comparingInt(numbers::frequency).thenComparing(s -> s))
-        .limit(STEMS_LOOKED_UP)
-        .mapToInt(Integer::intValue)
-        .toArray();
+    int first = stems[0];
+    int second = NONE;
+    for (int i = 1; i < stems.length; i++) {
+      if (numbers.frequency(stems[i]) < numbers.frequency(first)) {
+        second = first;
+        first = stems[i];
+      } else if (second == NONE || numbers.frequency(stems[i]) < numbers.frequency(second)) {
+        second = stems[i];
+      }
+    }
+    return new int[] {first, second};
   }
 
   private double likeness(int unit, int other) {
