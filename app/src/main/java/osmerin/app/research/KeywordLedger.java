@@ -38,10 +38,13 @@ public class KeywordLedger {
           "topic",
           "covered");
 
+  /** So many are found at once and sorted; more are found along an index in their order. */
+  private static final int FEW = 2_000;
+
   private final KeywordMapper keywords;
   private final ResearchMapper research;
   private final History history;
-  private final Cache<Counted, Counts> counted = Caffeine.newBuilder().maximumSize(500).build();
+  private final Cache<Asked, Matching> matching = Caffeine.newBuilder().maximumSize(500).build();
 
   KeywordLedger(KeywordMapper keywords, ResearchMapper research, History history) {
     this.history = history;
@@ -61,10 +64,12 @@ public class KeywordLedger {
   public record Row(KeywordRow keyword, List<VariantRow> variants) {}
 
   public Page page(SiteContext context, KeywordFilter filter) {
-    Counts counts = counts(context, filter);
+    Matching matching = matching(context, filter);
+    Counts counts = matching.counts();
     long folded = filter.isFolded() ? counts.folded() : 0;
     Paging paging = new Paging(filter.pageAsked(), filter.limit(), counts.all() - folded);
-    List<KeywordRow> rows = keywords.rows(context.siteId(), filter, paging.offset(), paging.size());
+    List<KeywordRow> rows =
+        keywords.rows(context.siteId(), filter, matching.few(), paging.offset(), paging.size());
     Map<Long, List<VariantRow>> variants =
         folded == 0
             ? Map.of()
@@ -80,16 +85,29 @@ public class KeywordLedger {
   }
 
   /**
-   * Everything that changes what is counted is an entry in the history, so its state dates the
-   * count.
+   * Everything that changes what matches is an entry in the history, so its state dates what was
+   * found.
    */
-  private Counts counts(SiteContext context, KeywordFilter filter) {
-    Counted key = new Counted(context.siteId(), filter.here(""), history.state(context));
-    return counted.get(key, k -> keywords.counts(context.siteId(), filter));
+  private Matching matching(SiteContext context, KeywordFilter filter) {
+    Asked asked = new Asked(context.siteId(), filter.here(""), history.state(context));
+    return matching.get(asked, key -> find(context.siteId(), filter));
   }
 
-  /** What was counted, and after which changes. */
-  private record Counted(long siteId, String filter, String changes) {}
+  private Matching find(long siteId, KeywordFilter filter) {
+    Counts counts = keywords.counts(siteId, filter);
+    boolean few = counts.all() <= FEW;
+    return new Matching(counts, few ? keywords.ids(siteId, filter, FEW) : null);
+  }
+
+  /** What was asked, and after which changes. */
+  private record Asked(long siteId, String filter, String changes) {}
+
+  /**
+   * What was found.
+   *
+   * @param few all that match when they are few, otherwise null
+   */
+  private record Matching(Counts counts, @Nullable List<Long> few) {}
 
   /** A keyword with its volumes through time and its close variants. */
   public record Single(KeywordRow row, List<VolumeAt> volumes, List<VariantRow> variants) {}

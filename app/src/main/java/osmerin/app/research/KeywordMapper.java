@@ -70,9 +70,15 @@ interface KeywordMapper {
 
   void applyVariants(@Param("siteId") long siteId);
 
+  /**
+   * A page of those that match.
+   *
+   * @param few all that match, where that is known; otherwise null
+   */
   List<KeywordRow> rows(
       @Param("siteId") long siteId,
       @Param("f") KeywordFilter filter,
+      @Param("few") @Nullable List<Long> few,
       @Param("offset") int offset,
       @Param("limit") int limit);
 

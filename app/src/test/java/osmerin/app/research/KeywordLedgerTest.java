@@ -32,6 +32,7 @@ class KeywordLedgerTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private KeywordLedger ledger;
+  @Autowired private KeywordMapper keywords;
   @Autowired private ArticleService articles;
   private SiteContext site;
 
@@ -113,9 +114,12 @@ class KeywordLedgerTest extends ApplicationTest {
   }
 
   private List<KeywordRow> rows(Map<String, String> asked) {
-    return ledger.page(site, filter(asked)).rows().stream()
-        .map(KeywordLedger.Row::keyword)
-        .toList();
+    List<KeywordRow> found =
+        ledger.page(site, filter(asked)).rows().stream().map(KeywordLedger.Row::keyword).toList();
+    assertThat(keywords.rows(site.siteId(), filter(asked), null, 0, 100))
+        .as("as they are found where many match")
+        .isEqualTo(found);
+    return found;
   }
 
   static KeywordFilter filter(Map<String, String> asked) {
