@@ -4,12 +4,13 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.LongStream;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
 
-/** B-cubed figures of the grouping on made labelled sets, beside the plain way. */
+/** B-cubed figures of the grouping on labelled sets, made and by hand, beside the plain way. */
 final class GroupingQuality {
   private static final int SEEDS = 5;
 
@@ -19,7 +20,15 @@ final class GroupingQuality {
     System.out.printf(
         "%-34s %8s | %-6s | %-20s | %-20s%n",
         "labelled set", "keywords", "plain", "loose P R F1", "strict P R F1");
-    shapes().forEach(GroupingQuality::line);
+    shapes()
+        .forEach(
+            (name, shape) ->
+                line(
+                    name,
+                    LongStream.rangeClosed(1, SEEDS)
+                        .mapToObj(seed -> LabelledSet.of(shape, seed))
+                        .toList()));
+    line("labelled by hand", List.of(HandLabelled.read()));
   }
 
   private static Map<String, Shape> shapes() {
@@ -40,13 +49,12 @@ final class GroupingQuality {
         p.groups(), p.largest(), own, hubs, hubShare, p.strayShare(), bridging, p.withoutPages());
   }
 
-  private static void line(String name, Shape shape) {
+  private static void line(String name, List<LabelledSet> sets) {
     double plain = 0;
     double[] loose = new double[3];
     double[] strict = new double[3];
     int keywords = 0;
-    for (int seed = 1; seed <= SEEDS; seed++) {
-      LabelledSet set = LabelledSet.of(shape, seed);
+    for (LabelledSet set : sets) {
       keywords += set.keywords().size();
       plain += BCubed.of(EarlierSeed.group(set.keywords()), set.labels()).f1();
       add(loose, BCubed.of(grouped(set.keywords(), Mode.LOOSE), set.labels()));
@@ -55,14 +63,14 @@ final class GroupingQuality {
     System.out.printf(
         "%-34s %8d | %.4f | %.4f %.4f %.4f | %.4f %.4f %.4f%n",
         name,
-        keywords / SEEDS,
-        plain / SEEDS,
-        loose[0] / SEEDS,
-        loose[1] / SEEDS,
-        loose[2] / SEEDS,
-        strict[0] / SEEDS,
-        strict[1] / SEEDS,
-        strict[2] / SEEDS);
+        keywords / sets.size(),
+        plain / sets.size(),
+        loose[0] / sets.size(),
+        loose[1] / sets.size(),
+        loose[2] / sets.size(),
+        strict[0] / sets.size(),
+        strict[1] / sets.size(),
+        strict[2] / sets.size());
   }
 
   private static void add(double[] sums, BCubed figures) {
