@@ -86,8 +86,15 @@ final class Browser implements AutoCloseable {
     waitFor(() -> !driver.getCurrentUrl().contains("/sign-in"));
   }
 
+  /**
+   * Chromedriver sometimes returns before the page is there when the last one had a drawer open.
+   */
   void open(String path) {
+    // An address with # may stay on the page that is there.
+    run("window.isBeingLeft = arguments[0]", !path.contains("#"));
     driver.get(base + path);
+    waitFor(
+        () -> (Boolean) run("return !window.isBeingLeft && document.readyState === 'complete'"));
   }
 
   void back() {
