@@ -20,7 +20,6 @@ import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.inventory.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Foot;
-import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.GroupEdits;
@@ -118,14 +117,12 @@ class InventoryController {
   @GetMapping("/inventory/{id}")
   @Needs(Right.COMMISSION)
   String preview(SiteContext site, @PathVariable UUID id, Model model) {
-    Waiting waiting;
-    try {
-      waiting = intake.waiting(site, id);
-    } catch (NotFoundException e) {
+    Optional<Waiting> waiting = intake.find(site, id);
+    if (waiting.isEmpty()) {
       return list(site);
     }
-    model.addAttribute("waiting", waiting);
-    model.addAttribute("shown", waiting.fresh().stream().limit(SHOWN).toList());
+    model.addAttribute("waiting", waiting.get());
+    model.addAttribute("shown", waiting.get().fresh().stream().limit(SHOWN).toList());
     model.addAttribute("otherwise", site.today().minusYears(1).withDayOfYear(1));
     return "inventory/preview";
   }

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.articles.LiveArticles;
 import osmerin.app.articles.LiveArticles.Incoming;
 import osmerin.app.inventory.InventoryMapper.IncomingRow;
@@ -45,6 +47,7 @@ public class InventoryIntake {
   private final LiveArticles live;
   private final LiveMatching matching;
   private final CopyIn copy;
+  private final TransactionTemplate transaction;
   private final Clock clock;
 
   InventoryIntake(
@@ -53,12 +56,14 @@ public class InventoryIntake {
       LiveArticles live,
       LiveMatching matching,
       CopyIn copy,
+      TransactionTemplate transaction,
       Clock clock) {
     this.inventory = inventory;
     this.fetch = fetch;
     this.live = live;
     this.matching = matching;
     this.copy = copy;
+    this.transaction = transaction;
     this.clock = clock;
   }
 
@@ -90,18 +95,17 @@ public class InventoryIntake {
    *
    * @throws osmerin.formats.text.UnreadableFileException when it cannot be read
    */
-  @Transactional
   public UUID keep(SiteContext context, String name, byte[] bytes) {
     context.require(Right.COMMISSION);
     return keep(context, name, List.of(file(context).read(bytes)));
   }
 
   /**
-   * Keeps what the file at an address says; of an index of sitemaps what all its parts say.
+   * Keeps what the file at an address says; of an index of sitemaps what all its parts say. No
+   * transaction is open while hosts are waited for.
    *
    * @throws RefusedException when it may not be fetched, or is not there
    */
-  @Transactional
   public UUID keepFrom(SiteContext context, @Nullable String address) {
     context.require(Right.COMMISSION);
     String typed = address == null ? "" : address.strip();
@@ -133,14 +137,16 @@ public class InventoryIntake {
               ? "That is an index of sitemaps. Give its address instead of the file, or its parts."
               : "No page is named in it.");
     }
-    inventory.deleteOldReadings(context.siteId(), clock.instant().minus(WAITS));
+    List<Problem> problems = readings.stream().flatMap(r -> r.problems().stream()).toList();
     UUID id = UUID.randomUUID();
-    inventory.insertReading(id, context.siteId(), context.personId(), name, clock.instant());
-    store(id, pages, readings.stream().flatMap(r -> r.problems().stream()).toList());
+    transaction.executeWithoutResult(open -> store(context, id, name, pages, problems));
     return id;
   }
 
-  private void store(UUID id, List<LivePage> pages, List<Problem> problems) {
+  private void store(
+      SiteContext context, UUID id, String name, List<LivePage> pages, List<Problem> problems) {
+    inventory.deleteOldReadings(context.siteId(), clock.instant().minus(WAITS));
+    inventory.insertReading(id, context.siteId(), context.personId(), name, clock.instant());
     copy.rows(
         "inventory_incoming (reading_id, position, address, normal, title, published, changed)",
         IntStream.range(0, pages.size()).boxed().toList(),
@@ -156,27 +162,32 @@ public class InventoryIntake {
         i -> fields(id, i, problems.get(i).where(), problems.get(i).reason()));
   }
 
-  /** Pages that wait, apart those that articles are for already. */
-  public Waiting waiting(SiteContext context, UUID id) {
-    ReadingRow reading =
-        inventory
-            .findReading(context.siteId(), id)
-            .orElseThrow(() -> new NotFoundException("inventory", id));
+  /** Pages that wait; none once they were brought in. */
+  public Optional<Waiting> find(SiteContext context, UUID id) {
+    return inventory.findReading(context.siteId(), id).map(reading -> waiting(context, reading));
+  }
+
+  Waiting waiting(SiteContext context, UUID id) {
+    return find(context, id).orElseThrow(() -> new NotFoundException("inventory", id));
+  }
+
+  /** Apart those that articles are for already. */
+  private Waiting waiting(SiteContext context, ReadingRow reading) {
     Set<String> known =
         inventory.live(context.siteId()).stream()
             .flatMap(a -> PageAddress.of(a.address()).stream())
             .map(PageAddress::value)
             .collect(Collectors.toCollection(HashSet::new));
     int before = known.size();
-    List<IncomingRow> all = inventory.incoming(id);
+    List<IncomingRow> all = inventory.incoming(reading.id());
     // An address that two sitemaps name is one page.
     List<IncomingRow> fresh = all.stream().filter(p -> known.add(p.normal())).toList();
     return new Waiting(
         reading,
         fresh,
         Math.min(before, all.size() - fresh.size()),
-        inventory.problems(id, PROBLEMS_SHOWN),
-        inventory.countProblems(id));
+        inventory.problems(reading.id(), PROBLEMS_SHOWN),
+        inventory.countProblems(reading.id()));
   }
 
   /**

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -128,7 +129,8 @@ public class GroupEdits implements Reversal {
   public void splitAsProposed(SiteContext context, long groupId, int seen) {
     begin(context);
     GroupState group = group(context, groupId);
-    SplitProposal proposal = proposal(context, groupId);
+    List<KnownKeyword> keywords = keywords(context, groupId);
+    SplitProposal proposal = proposal(context, keywords);
     if (proposal.parts().size() != seen) {
       throw new RefusedException(
           "The group has changed since: it would now come apart into %s."
@@ -136,11 +138,12 @@ public class GroupEdits implements Reversal {
     }
     List<PlaceRow> places = edits.placesIn(context.siteId(), List.of(groupId));
     Map<String, Long> ids = new HashMap<>();
-    keywords(context, groupId).forEach(k -> ids.put(k.keyword().normal(), k.id()));
+    keywords.forEach(k -> ids.put(k.keyword().normal(), k.id()));
+    Iterator<Long> others = copy.ids("keyword_group", seen - 1).iterator();
     Map<Long, Place> wanted = new LinkedHashMap<>();
     Map<Long, @Nullable Long> topics = new HashMap<>();
     for (int i = 0; i < proposal.parts().size(); i++) {
-      long into = i == 0 ? groupId : copy.ids("keyword_group", 1).get(0);
+      long into = i == 0 ? groupId : others.next();
       topics.put(into, group.topicId());
       proposal
           .parts()
@@ -154,9 +157,12 @@ public class GroupEdits implements Reversal {
 
   /** Where a group would come apart. */
   public SplitProposal proposal(SiteContext context, long groupId) {
+    return proposal(context, keywords(context, groupId));
+  }
+
+  private SplitProposal proposal(SiteContext context, List<KnownKeyword> keywords) {
     return SplitProposal.of(
-        keywords(context, groupId).stream().map(KnownKeyword::keyword).toList(),
-        choice.settings(context.siteId()));
+        keywords.stream().map(KnownKeyword::keyword).toList(), choice.settings(context.siteId()));
   }
 
   private List<KnownKeyword> keywords(SiteContext context, long groupId) {

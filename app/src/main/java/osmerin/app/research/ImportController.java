@@ -81,10 +81,14 @@ class ImportController {
     }
   }
 
+  /** A file that was imported already, on the way back for instance, leads to the imports. */
   @GetMapping("/import/{id}")
   @Needs(Right.IMPORT)
   String preview(SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
-    return preview(site, imports.waiting(site, id), corrections, model);
+    return imports
+        .find(site, id)
+        .map(waiting -> preview(site, waiting, corrections, model))
+        .orElse("redirect:" + site.base() + "/research/imports");
   }
 
   private String preview(SiteContext site, Waiting waiting, Corrections corrections, Model model) {

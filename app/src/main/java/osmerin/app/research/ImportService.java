@@ -102,11 +102,15 @@ public class ImportService {
     return id;
   }
 
-  Waiting waiting(SiteContext context, UUID id) {
+  /** A file that waits; none once it was imported. */
+  Optional<Waiting> find(SiteContext context, UUID id) {
     return research
         .findFile(id, context.siteId())
-        .map(f -> new Waiting(f.id(), f.name(), new KeywordFile(f.content())))
-        .orElseThrow(() -> new NotFoundException("uploaded file", id));
+        .map(f -> new Waiting(f.id(), f.name(), new KeywordFile(f.content())));
+  }
+
+  Waiting waiting(SiteContext context, UUID id) {
+    return find(context, id).orElseThrow(() -> new NotFoundException("uploaded file", id));
   }
 
   /**

@@ -16,6 +16,7 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.HandEditMapper.PlaceRow;
+import osmerin.app.research.KeywordMapper.Found;
 import osmerin.app.research.KeywordMapper.IntentRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -68,13 +69,13 @@ public class KeywordEdits implements Reversal {
    * @throws RefusedException when there are more than may be changed at once
    */
   public List<Long> matching(SiteContext context, KeywordFilter filter) {
-    List<Long> ids = keywords.ids(context.siteId(), filter, GroupEdits.MOST + 1);
-    if (ids.size() > GroupEdits.MOST) {
+    List<Found> found = keywords.found(context.siteId(), filter, GroupEdits.MOST + 1);
+    if (found.size() > GroupEdits.MOST) {
       throw new RefusedException(
           "More than %,d keywords match. Filter for fewer; at most so many are changed at once."
               .formatted(GroupEdits.MOST));
     }
-    return ids;
+    return found.stream().map(Found::id).toList();
   }
 
   /**
@@ -144,7 +145,7 @@ public class KeywordEdits implements Reversal {
   private String setIntent(SiteContext context, Collection<Long> ids, SearchIntent intent) {
     edits.begin(context);
     List<PlaceRow> places = edits.places(context, ids);
-    long edit = handEdits.insertEdit(context.siteId());
+    long edit = edits.insertEdit(context);
     keywords.keepIntents(edit, places.stream().map(PlaceRow::keywordId).toList(), intent);
     putIntents(context, edit, true, places);
     String sentence =

@@ -17,6 +17,7 @@ import osmerin.app.history.History;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.research.KeywordMapper.Counts;
+import osmerin.app.research.KeywordMapper.Found;
 import osmerin.app.research.KeywordMapper.KeywordRow;
 import osmerin.app.research.KeywordMapper.VariantRow;
 import osmerin.app.research.ResearchMapper.VolumeAt;
@@ -94,9 +95,12 @@ public class KeywordLedger {
   }
 
   private Matching find(long siteId, KeywordFilter filter) {
-    Counts counts = keywords.counts(siteId, filter);
-    boolean few = counts.all() <= FEW;
-    return new Matching(counts, few ? keywords.ids(siteId, filter, FEW) : null);
+    List<Found> first = keywords.found(siteId, filter, FEW + 1);
+    if (first.size() > FEW) {
+      return new Matching(keywords.counts(siteId, filter), null);
+    }
+    long folded = first.stream().filter(Found::folded).count();
+    return new Matching(new Counts(first.size(), folded), first.stream().map(Found::id).toList());
   }
 
   /** What was asked, and after which changes. */

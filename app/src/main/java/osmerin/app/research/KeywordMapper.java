@@ -47,8 +47,11 @@ interface KeywordMapper {
 
   Counts counts(@Param("siteId") long siteId, @Param("f") KeywordFilter filter);
 
+  /** One that matches, and whether it is folded under another. */
+  record Found(long id, boolean folded) {}
+
   /** The first so many that match, in no order. */
-  List<Long> ids(
+  List<Found> found(
       @Param("siteId") long siteId, @Param("f") KeywordFilter filter, @Param("limit") int limit);
 
   /** Close variants that these keywords stand for. */
