@@ -47,7 +47,8 @@ public class KeywordViews {
     if (query.length() > LONGEST_QUERY || !query.matches("[^#{}\\s\\\\]*")) {
       throw new RefusedException("These filters are too long, or hold what no address can.");
     }
-    if (list(context).size() >= MOST) {
+    long others = list(context).stream().filter(v -> !v.name().equals(typed)).count();
+    if (others >= MOST) {
       throw new RefusedException("You have " + MOST + " views. Delete one first.");
     }
     if (first) {

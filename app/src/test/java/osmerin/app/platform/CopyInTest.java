@@ -57,4 +57,13 @@ class CopyInTest extends ApplicationTest {
     assertThat(jdbc.queryForObject("select to_regclass('half_there') is null", Boolean.class))
         .isTrue();
   }
+
+  @Test
+  void idsAscendAndNobodyElseGetsThem() {
+    List<Long> first = copy.ids("article", 500);
+    List<Long> more = copy.ids("article", 3);
+    assertThat(first).hasSize(500).isSorted().doesNotHaveDuplicates();
+    assertThat(more).hasSize(3).isSorted().doesNotContainAnyElementsOf(first);
+    assertThat(copy.ids("article", 0)).isEmpty();
+  }
 }

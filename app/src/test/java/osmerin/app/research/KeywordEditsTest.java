@@ -254,6 +254,20 @@ class KeywordEditsTest extends ApplicationTest {
     assertThatThrownBy(() -> views.delete(other, easy)).isInstanceOf(NotFoundException.class);
   }
 
+  @Test
+  void whoHasAsManyViewsAsCanBeStillChangesThem() {
+    for (int i = 1; i <= 30; i++) {
+      views.save(site, "View " + i, "volumeFrom=" + i, false);
+    }
+    assertThatThrownBy(() -> views.save(site, "One more", "q=eel", false))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("30 views");
+    views.save(site, "View 7", "q=trap", true);
+    assertThat(views.list(site)).hasSize(30);
+    assertThat(views.first(site))
+        .hasValueSatisfying(v -> assertThat(v.query()).isEqualTo("q=trap"));
+  }
+
   private KeywordRow row(String text) {
     return rows("fold", "no").stream()
         .filter(r -> r.text().equals(text))

@@ -6,6 +6,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -58,6 +59,14 @@ class ResearchFormsTest extends ApplicationTest {
       })
   void nonsenseInAnAddressCountsAsNothingAsked(String path) {
     assertThat(person.get(base + path).statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void aFileThatWasImportedLeadsToTheImports() {
+    HttpResponse<String> gone = person.get(base + "/import/" + UUID.randomUUID());
+    assertThat(gone.statusCode()).isEqualTo(302);
+    assertThat(gone.headers().firstValue("Location").orElse("")).endsWith(base + "/imports");
+    assertThat(person.post(base + "/import/" + UUID.randomUUID()).statusCode()).isEqualTo(404);
   }
 
   @Test

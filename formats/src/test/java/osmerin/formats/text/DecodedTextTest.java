@@ -54,4 +54,24 @@ class DecodedTextTest {
     }
     assertThatThrownBy(() -> DecodedText.of(noise.toByteArray())).hasMessageContaining("no text");
   }
+
+  @Test
+  void ofALongFileOnlyTheBeginningIsKeptButAllOfItDecidesTheEncoding() {
+    String text = "clay tiles,90\n".repeat(100_000) + "café tiles,90\n";
+    byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+    DecodedText decoded = DecodedText.of(bytes);
+    assertThat(decoded.charset()).isEqualTo(StandardCharsets.UTF_8);
+    assertThat(decoded.text()).hasSize(1_000_000).isEqualTo(text.substring(0, 1_000_000));
+    Charset western = Charset.forName("windows-1252");
+    assertThat(DecodedText.of(text.getBytes(western)).charset()).isEqualTo(western);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {8_190, 8_191, 8_192, 8_193, 16_384})
+  void aLetterOfSeveralBytesMayStandAnywhere(int at) {
+    String text = "a".repeat(at) + "陶😀é,1\n";
+    DecodedText decoded = DecodedText.of(text.getBytes(StandardCharsets.UTF_8));
+    assertThat(decoded.charset()).isEqualTo(StandardCharsets.UTF_8);
+    assertThat(decoded.text()).isEqualTo(text);
+  }
 }
