@@ -23,7 +23,7 @@ import osmerin.app.inventory.InventoryMapper.RankingRow;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.KeywordsImported;
+import osmerin.app.research.GroupsChanged;
 import osmerin.app.research.ResearchService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -65,16 +65,20 @@ public class LiveMatching implements Reversal {
   /** An article and the groups for whose keywords it ranks, the surest first. */
   public record Spread(String reference, String title, List<RankingRow> groups) {}
 
-  /** Later rankings say more. */
+  /** Other rankings say something else. */
   @EventListener
-  void keywordsImported(KeywordsImported event) {
-    match(event.context());
+  void groupsChanged(GroupsChanged event) {
+    matchAll(event.context());
   }
 
   /** Matches all live articles with the groups there are now. What people decided stays. */
   @Transactional
   public void match(SiteContext context) {
     context.require(Right.COMMISSION);
+    matchAll(context);
+  }
+
+  private void matchAll(SiteContext context) {
     List<LiveRow> rows = inventory.live(context.siteId());
     if (rows.isEmpty()) {
       return;

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -45,6 +46,7 @@ public class FullRunService {
   private final GroupStore store;
   private final ArticleService articles;
   private final History history;
+  private final ApplicationEventPublisher events;
 
   /** The pages of one preview come from one run. */
   private final Cache<Asked, Preview> previews =
@@ -57,7 +59,9 @@ public class FullRunService {
       GroupingChoice choice,
       GroupStore store,
       ArticleService articles,
-      History history) {
+      History history,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.research = research;
     this.edits = edits;
     this.handEdits = handEdits;
@@ -124,6 +128,7 @@ public class FullRunService {
     }
     choice.choose(context.siteId(), minShared, mode);
     run.apply();
+    events.publishEvent(new GroupsChanged(context));
   }
 
   /** Uses these settings for what is imported from now on, without moving anything. */

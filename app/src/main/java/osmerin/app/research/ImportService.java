@@ -225,7 +225,7 @@ public class ImportService {
     progress.at("Folding close variants");
     folding.fold(context.siteId(), known.values());
     progress.at("Matching live articles");
-    events.publishEvent(new KeywordsImported(context));
+    events.publishEvent(new GroupsChanged(context));
     history.note(
         context,
         Right.IMPORT,

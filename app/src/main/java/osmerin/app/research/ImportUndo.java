@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import java.util.List;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import osmerin.app.history.Change;
 import osmerin.app.history.Reversal;
@@ -25,9 +26,15 @@ class ImportUndo implements Reversal {
   private final Regrouping regrouping;
   private final GroupStore store;
   private final VariantFolding folding;
+  private final ApplicationEventPublisher events;
 
   ImportUndo(
-      ResearchMapper research, Regrouping regrouping, GroupStore store, VariantFolding folding) {
+      ResearchMapper research,
+      Regrouping regrouping,
+      GroupStore store,
+      VariantFolding folding,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.folding = folding;
     this.research = research;
     this.regrouping = regrouping;
@@ -61,6 +68,7 @@ class ImportUndo implements Reversal {
     List<KnownKeyword> left = StoredKeyword.known(research.keywords(siteId));
     store.storeMemberships(regrouping.place(siteId, left).values());
     folding.fold(siteId, left);
+    events.publishEvent(new GroupsChanged(context));
   }
 
   private void refuseIfBuiltOn(SiteContext context, long id) {

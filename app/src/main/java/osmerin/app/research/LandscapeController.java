@@ -1,6 +1,5 @@
 package osmerin.app.research;
 
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -9,7 +8,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.reach.Reach;
 import osmerin.app.reach.ReachService;
-import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.Needs;
@@ -62,22 +60,14 @@ class LandscapeController {
       @RequestParam(required = false) @Nullable String intent,
       @RequestParam(required = false) @Nullable String open,
       Model model) {
-    Long topicId = KeywordFilter.number(topic);
-    SearchIntent asked = intent(intent);
-    List<Group> groups =
-        research.byYield(site, topicId, EACH).stream()
-            .filter(g -> asked == null || g.row().intent() == asked)
-            .filter(g -> open == null || g.isOpen())
-            .toList();
+    Among among = new Among(KeywordFilter.number(topic), intent(intent), open != null);
     Reach now = reach.get(site);
-    model.addAttribute("plot", landscape.plot(groups, now));
-    model.addAttribute("unknown", research.countUnweighed(site, topicId));
+    model.addAttribute("plot", landscape.plot(research.byYield(site, among, EACH), now));
+    model.addAttribute("unknown", research.countUnweighed(site, among));
     model.addAttribute("reach", now);
     model.addAttribute("topics", research.topicNames(site));
     model.addAttribute("intents", SearchIntent.values());
-    model.addAttribute("topicAsked", topicId);
-    model.addAttribute("intentAsked", asked);
-    model.addAttribute("openAsked", open != null);
+    model.addAttribute("among", among);
     return "research/plot";
   }
 

@@ -255,12 +255,9 @@ interface ResearchMapper {
   List<TopicSum> topicSums(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
 
   List<GroupRow> likeliest(
-      @Param("siteId") long siteId,
-      @Param("topicId") @Nullable Long topicId,
-      @Param("openOnly") boolean openOnly,
-      @Param("each") int each);
+      @Param("siteId") long siteId, @Param("among") Among among, @Param("each") int each);
 
-  long countUnweighed(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
+  long countUnweighed(@Param("siteId") long siteId, @Param("among") Among among);
 
   List<GroupRow> groups(
       @Param("siteId") long siteId,

@@ -179,7 +179,9 @@ public class ResearchService {
             .toList();
     return new Overview(
         topics,
-        likeliest(context, null, true, CANDIDATES).stream().limit(NEXT_SHOWN).toList(),
+        byYield(context, new Among(null, null, true), CANDIDATES).stream()
+            .limit(NEXT_SHOWN)
+            .toList(),
         research.countGroups(context.siteId()),
         research.countKeywords(context.siteId()),
         open(context),
@@ -192,16 +194,15 @@ public class ResearchService {
   }
 
   /**
-   * Groups by yield, the highest first. Of equal difficulty the one searched more yields more, so
-   * of every point of difficulty only the first by searches are weighed.
+   * Groups by yield, the highest first, unknown ones last. Of equal difficulty the one searched
+   * more yields more, so of every point of difficulty only the first by searches are weighed.
    *
    * @param each how many of every point of difficulty
    */
-  private List<Group> likeliest(
-      SiteContext context, @Nullable Long topicId, boolean openOnly, int each) {
+  public List<Group> byYield(SiteContext context, Among among, int each) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
     Reach now = reach.get(context);
-    return research.likeliest(context.siteId(), topicId, openOnly, each).stream()
+    return research.likeliest(context.siteId(), among, each).stream()
         .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
         .sorted(GroupOrder.YIELD.comparator())
         .toList();
@@ -259,19 +260,9 @@ public class ResearchService {
         reach.get(context));
   }
 
-  /**
-   * Groups that are not in the archive, the highest yield first, unknown ones last; of one topic,
-   * or of all.
-   *
-   * @param each of every point of difficulty no more are named, those with most searches
-   */
-  public List<Group> byYield(SiteContext context, @Nullable Long topicId, int each) {
-    return likeliest(context, topicId, false, each);
-  }
-
-  /** Groups of which difficulty or demand is unknown; of one topic, or of all. */
-  public long countUnweighed(SiteContext context, @Nullable Long topicId) {
-    return research.countUnweighed(context.siteId(), topicId);
+  /** Groups of which difficulty or demand is unknown. */
+  public long countUnweighed(SiteContext context, Among among) {
+    return research.countUnweighed(context.siteId(), among);
   }
 
   /** A group with its articles and its worth. */

@@ -7,7 +7,9 @@ import java.net.InetAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -26,6 +28,7 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.reach.ReachService;
 import osmerin.app.research.GroupEdits;
+import osmerin.app.research.GroupMarks;
 import osmerin.app.research.ImportService;
 import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
@@ -56,6 +59,7 @@ class InventoryTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
   @Autowired private GroupEdits groups;
+  @Autowired private GroupMarks marks;
   @Autowired private MonthService months;
   @Autowired private ReachService reach;
   @Autowired private History history;
@@ -150,6 +154,44 @@ class InventoryTest extends ApplicationTest {
     undo.undoLatest(site);
     assertThat(matching.matches(site, true, 0, 9)).hasSize(3);
     assertThat(research.overview(site).open()).isEqualTo(before);
+  }
+
+  @Test
+  void aGroupThatIsNoMoreIsNotProposed() {
+    bringIn();
+    long smoked = groups.named(site, "smoked eel");
+    groups.merge(site, List.of(groups.named(site, "eel trap")), smoked);
+    assertThat(matching.matches(site, false, 0, 9))
+        .filteredOn(row -> row.title().equals("Traps"))
+        .extracting(MatchRow::proposedId)
+        .containsExactly(smoked);
+    groups.dissolve(site, List.of(groups.named(site, "rye bread")));
+    assertThat(proposals()).containsEntry("The best rye bread", null);
+    undo.undoLatest(site);
+    assertThat(proposals()).containsEntry("The best rye bread", "rye bread");
+    marks.archive(site, List.of(smoked), true);
+    assertThat(proposals()).containsEntry("Traps", null);
+  }
+
+  @Test
+  void anImportThatIsTakenBackTakesItsMatchesAlong() {
+    bringIn();
+    Map<String, String> before = proposals();
+    imports.importFile(
+        site,
+        "more.csv",
+        "keyword,urls\nrye bread,eels.example/about-us b.example/1 b.example/2\n"
+            .getBytes(StandardCharsets.UTF_8));
+    assertThat(proposals()).containsEntry("About us", "rye bread");
+    undo.undoLatest(site);
+    assertThat(proposals()).isEqualTo(before);
+  }
+
+  /** The group proposed for each article by its title. */
+  private Map<String, String> proposals() {
+    Map<String, String> proposals = new HashMap<>();
+    matching.matches(site, false, 0, 9).forEach(row -> proposals.put(row.title(), row.proposed()));
+    return proposals;
   }
 
   @Test

@@ -1,0 +1,98 @@
+package osmerin.app.research;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
+import osmerin.app.research.ResearchService.Group;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+import osmerin.core.intent.FunnelStage;
+import osmerin.core.intent.SearchIntent;
+
+/** Which groups the plot shows when it cannot show all. */
+class OpportunitiesTest extends ApplicationTest {
+  private static final int GROUPS = 40;
+  private static final int EACH = 10;
+
+  @Autowired private ImportService imports;
+  @Autowired private ResearchService research;
+  @Autowired private GroupMarks marks;
+  @Autowired private ArticleService articles;
+  private SiteContext site;
+
+  /**
+   * All equally difficult, each searched less than the one before; then two of which less is known.
+   */
+  @BeforeEach
+  void manyGroups() {
+    site = emptySite();
+    StringBuilder file = new StringBuilder("keyword,volume,difficulty,urls\n");
+    for (int i = 0; i < GROUPS; i++) {
+      String pages = "p%1$d.example/1 p%1$d.example/2 p%1$d.example/3".formatted(i);
+      file.append("subject%c%c,%d,20,%s%n".formatted('a' + i / 26, 'a' + i % 26, 9_000 - i, pages));
+    }
+    file.append("unsearched,,20,\nuneasy,70,,\n");
+    imports.importFile(site, "many.csv", file.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  private List<Group> groups(Among among) {
+    return research.byYield(site, among, EACH);
+  }
+
+  private Group last() {
+    return research.byYield(site, Among.ALL, GROUPS + 2).stream()
+        .filter(g -> g.row().searches() != null && g.row().searches() == 9_000 - GROUPS + 1)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void ofOneDifficultyTheMostSearchedAreShown() {
+    assertThat(groups(Among.ALL))
+        .filteredOn(g -> g.row().difficulty() != null)
+        .hasSize(EACH)
+        .allMatch(g -> g.row().searches() > 9_000 - EACH);
+  }
+
+  @Test
+  void theFewOfAnIntentAreShownHoweverManyOthersAreSearchedMore() {
+    Group rare = last();
+    marks.setIntent(
+        site, List.of(rare.row().id()), SearchIntent.TRANSACTIONAL, FunnelStage.DECISION);
+    assertThat(groups(new Among(null, SearchIntent.TRANSACTIONAL, false)))
+        .extracting(g -> g.row().id())
+        .containsExactly(rare.row().id());
+    assertThat(groups(new Among(null, SearchIntent.NAVIGATIONAL, false))).isEmpty();
+  }
+
+  @Test
+  void theOpenOnesAreShownHoweverManyArticlesThereAre() {
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    for (Group group : groups(Among.ALL)) {
+      articles.commission(
+          site, new Commission("On " + group.row().name(), type, group.row().id(), Map.of(), null));
+    }
+    assertThat(groups(new Among(null, null, true)))
+        .filteredOn(g -> g.row().difficulty() != null)
+        .hasSize(EACH)
+        .allMatch(Group::isOpen);
+  }
+
+  @Test
+  void whatCannotBePlottedIsCountedUnderTheSameFilters() {
+    assertThat(research.countUnweighed(site, Among.ALL)).isEqualTo(2);
+    assertThat(research.countUnweighed(site, new Among(null, SearchIntent.TRANSACTIONAL, false)))
+        .isZero();
+    assertThat(research.countUnweighed(site, new Among(null, SearchIntent.INFORMATIONAL, true)))
+        .isEqualTo(2);
+    assertThat(research.countUnweighed(site, new Among(999_999L, null, false))).isZero();
+  }
+}
