@@ -3,7 +3,6 @@ package osmerin.core.topic;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -139,7 +138,7 @@ public final class Topics {
     }
 
     private List<Topic> named(Map<String, List<KeywordGroup>> together) {
-      Set<String> taken = new HashSet<>();
+      Set<String> taken = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
       kept.values().forEach(topic -> taken.add(topic.name()));
       TopicName names = new TopicName(stems, groups);
       List<Topic> topics = new ArrayList<>();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -77,6 +78,19 @@ class TopicsTest {
             .toList();
     assertThat(new Topics().gather(groups(keywords)))
         .extracting(Topic::name)
+        .doesNotHaveDuplicates();
+  }
+
+  /** People find a topic by its name, however they write it. */
+  @Test
+  void aNewTopicIsNotNamedAsAPersonNamedAnother() {
+    List<KeywordGroup> groups =
+        new Grouping(GroupingSettings.DEFAULT)
+            .group(keywords(), List.of(new HeldGroup("g1", Set.of("bee hive"), false)));
+    List<Topic> topics =
+        new Topics().gather(groups, Map.of("t1", new Topics.Kept("SOURDOUGH", "g1", Set.of("g1"))));
+    assertThat(topics.stream().map(t -> t.name().toLowerCase(Locale.ROOT)))
+        .hasSize(2)
         .doesNotHaveDuplicates();
   }
 
