@@ -145,7 +145,7 @@ class GroupEditController {
     return here(site, id);
   }
 
-  /** Where the group would come apart. */
+  /** How the group would split. */
   @GetMapping("/{id}/split")
   @Needs(Right.READ)
   String split(SiteContext site, @PathVariable long id, Model model) {

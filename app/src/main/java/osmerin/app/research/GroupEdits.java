@@ -121,7 +121,7 @@ public class GroupEdits implements Reversal {
   }
 
   /**
-   * Splits a group where it comes apart; its primary keyword's part keeps its name and articles.
+   * Splits a group as proposed; its primary keyword's part keeps its name and articles.
    *
    * @param seen the number of parts that the person was shown
    */
@@ -133,7 +133,7 @@ public class GroupEdits implements Reversal {
     SplitProposal proposal = proposal(context, keywords);
     if (proposal.parts().size() != seen) {
       throw new RefusedException(
-          "The group has changed since: it would now come apart into %s."
+          "The group has changed since: it would now split into %s."
               .formatted(Counted.of(proposal.parts().size(), "part")));
     }
     List<PlaceRow> places = edits.placesIn(context.siteId(), List.of(groupId));
@@ -155,7 +155,7 @@ public class GroupEdits implements Reversal {
     edit(context, sentence, wanted, places, topics);
   }
 
-  /** Where a group would come apart. */
+  /** How a group would split. */
   public SplitProposal proposal(SiteContext context, long groupId) {
     return proposal(context, keywords(context, groupId));
   }

@@ -110,7 +110,7 @@ class ResearchFormsTest extends ApplicationTest {
         "/groups/bulk | what=NONSENSE&marked=GROUP | 404 | no such page",
         "/groups/GROUP/name | name=+&seen=eel trap | 422 | It is still “eel trap”",
         "/groups/GROUP/name | name=Traps&seen=another | 409 | Traps",
-        "/groups/GROUP/split | parts=3 | 422 | would now come apart",
+        "/groups/GROUP/split | parts=3 | 422 | would now split into",
         "/groups/GROUP/take | | 422 | Mark the keywords first",
         "/groups/GROUP/absorb | | 422 | two groups",
         "/keywords/bulk | what=MOVE&value=rye bread | 422 | Mark the keywords first",

@@ -1,7 +1,6 @@
 package osmerin.core.group;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -69,57 +68,95 @@ final class GroupDescription {
   }
 
   private List<Membership> memberships(List<Keyword> keywords) {
-    Map<PageAddress, List<Integer>> rankers = new HashMap<>();
-    for (int i = 0; i < keywords.size(); i++) {
-      for (PageAddress page : first(keywords.get(i))) {
-        rankers.computeIfAbsent(page, p -> new ArrayList<>()).add(i);
-      }
-    }
+    Nearest nearest = new Nearest(keywords, depth);
     Map<String, Integer> sameWords = new HashMap<>();
     keywords.forEach(k -> sameWords.merge(variants.key(k.text()), 1, Integer::sum));
-    List<Membership> result = new ArrayList<>();
+    Set<String> primaryStems = Set.copyOf(stems.all(keywords.get(0).text()));
+    List<Membership> result = new ArrayList<>(keywords.size());
     for (int i = 0; i < keywords.size(); i++) {
-      Map<Integer, Integer> shared = sharedWith(i, keywords, rankers);
-      boolean isVariant = sameWords.get(variants.key(keywords.get(i).text())) > 1;
-      result.add(membership(i, keywords, shared, isVariant));
+      Keyword keyword = keywords.get(i);
+      boolean isVariant = sameWords.get(variants.key(keyword.text())) > 1;
+      int withPrimary = nearest.sharedWithFirst(i);
+      List<Neighbour> near = nearest.of(i);
+      boolean sharesPages = withPrimary > 0 || !near.isEmpty();
+      Basis basis =
+          i == 0
+              ? Basis.PRIMARY
+              : isVariant
+                  ? Basis.VARIANT
+                  : sharesPages
+                      ? Basis.PAGES
+                      : keyword.pages().isEmpty() ? Basis.WORDS : Basis.KEPT;
+      Set<String> words = SharedEvidence.words(keyword, primaryStems, stems);
+      result.add(new Membership(keyword, basis, withPrimary, near, words));
     }
     return result;
   }
 
-  private List<PageAddress> first(Keyword keyword) {
-    return keyword.pages().stream().limit(depth).toList();
-  }
+  /** For each keyword of a group the others that share most pages with it. */
+  private static final class Nearest {
+    /** Of the keywords of a page so many are looked at, those with most volume. */
+    private static final int LOOKED_AT = 64;
 
-  private Map<Integer, Integer> sharedWith(
-      int of, List<Keyword> keywords, Map<PageAddress, List<Integer>> rankers) {
-    Map<Integer, Integer> shared = new HashMap<>();
-    for (PageAddress page : first(keywords.get(of))) {
-      rankers.get(page).forEach(other -> shared.merge(other, 1, Integer::sum));
+    private final List<Keyword> keywords;
+    private final int[][] pagesOf;
+    private final int[][] keywordsOf;
+    private final int[] shared;
+
+    Nearest(List<Keyword> keywords, int depth) {
+      this.keywords = keywords;
+      Map<PageAddress, Integer> numbers = new HashMap<>();
+      pagesOf =
+          keywords.stream()
+              .map(
+                  keyword ->
+                      keyword.pages().stream()
+                          .limit(depth)
+                          .mapToInt(page -> numbers.computeIfAbsent(page, p -> numbers.size()))
+                          .sorted()
+                          .toArray())
+              .toArray(int[][]::new);
+      keywordsOf = Numbered.turned(pagesOf, numbers.size());
+      shared = new int[keywords.size()];
     }
-    return shared;
-  }
 
-  private Membership membership(
-      int i, List<Keyword> keywords, Map<Integer, Integer> shared, boolean isVariant) {
-    Keyword keyword = keywords.get(i);
-    List<Neighbour> nearest =
-        shared.entrySet().stream()
-            .filter(other -> other.getKey() != i && other.getKey() != 0)
-            .sorted(
-                Comparator.<Map.Entry<Integer, Integer>>comparingInt(e -> -e.getValue())
-                    .thenComparing(Map.Entry::getKey))
-            .limit(NEAREST_SHOWN)
-            .map(e -> new Neighbour(keywords.get(e.getKey()), e.getValue()))
-            .toList();
-    int withPrimary = shared.getOrDefault(0, 0);
-    boolean sharesPages = withPrimary > 0 || !nearest.isEmpty();
-    Set<String> words = SharedEvidence.words(keyword, keywords.get(0), stems);
-    Basis basis =
-        i == 0
-            ? Basis.PRIMARY
-            : isVariant
-                ? Basis.VARIANT
-                : sharesPages ? Basis.PAGES : keyword.pages().isEmpty() ? Basis.WORDS : Basis.KEPT;
-    return new Membership(keyword, basis, withPrimary, nearest, words);
+    /** Pages shared with the primary keyword; for itself the number of its own. */
+    int sharedWithFirst(int of) {
+      return Numbered.common(pagesOf[of], pagesOf[0]);
+    }
+
+    /** Up to {@value #NEAREST_SHOWN}, the primary keyword not among them. */
+    List<Neighbour> of(int keyword) {
+      int[] met = new int[LOOKED_AT * pagesOf[keyword].length];
+      int n = 0;
+      for (int page : pagesOf[keyword]) {
+        int[] its = keywordsOf[page];
+        for (int i = 0; i < Math.min(LOOKED_AT, its.length); i++) {
+          if (its[i] != keyword && its[i] != 0 && shared[its[i]] == 0) {
+            met[n++] = its[i];
+            shared[its[i]] = Numbered.common(pagesOf[keyword], pagesOf[its[i]]);
+          }
+        }
+      }
+      List<Neighbour> nearest = new ArrayList<>(NEAREST_SHOWN);
+      for (int place = 0; place < NEAREST_SHOWN && place < n; place++) {
+        for (int i = place + 1; i < n; i++) {
+          if (isNearer(met[i], met[place])) {
+            int other = met[place];
+            met[place] = met[i];
+            met[i] = other;
+          }
+        }
+        nearest.add(new Neighbour(keywords.get(met[place]), shared[met[place]]));
+      }
+      for (int i = 0; i < n; i++) {
+        shared[met[i]] = 0;
+      }
+      return nearest;
+    }
+
+    private boolean isNearer(int a, int b) {
+      return shared[a] > shared[b] || shared[a] == shared[b] && a < b;
+    }
   }
 }

@@ -7,9 +7,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.intent.IntentReader;
@@ -23,14 +25,14 @@ import osmerin.core.text.Stems;
  * Partitions keywords into groups that one article each can answer.
  *
  * <p>The story: keywords of one normal form are one. Close variants are folded into a <em>unit</em>
- * that the variant with most volume stands for. Units with ranking pages are joined by the pages
- * they share ({@link Communities}, then {@link Settling}; or in strict mode each to the strongest
- * primary keyword). Units without ranking pages join the unit whose words are most alike ({@link
+ * with the pages most of them have. Units with ranking pages are joined by the pages they share
+ * ({@link AverageLinkage}, then {@link Settling}; or in strict mode each to the primary keyword it
+ * is most like). Units without ranking pages join the unit whose words are most alike ({@link
  * WordIndex}). Groups that exist already keep their members and are never joined with each other;
  * new keywords find their place in them or start new groups.
  *
- * <p>Units are numbered by volume, then length, then spelling, and every tie falls to the lower
- * number: the result does not depend on the order of the input.
+ * <p>Units are numbered by normal form and every tie falls to the lower number: neither the order
+ * of the input nor, in loose mode, any volume decides who is together.
  */
 public final class Grouping {
   /** The order in which members of a group stand; the first is the primary keyword. */
@@ -129,46 +131,70 @@ public final class Grouping {
           });
       return folded.entrySet().parallelStream()
           .map(unit -> unit(unit.getValue(), homes.get(unit.getKey())))
+          .sorted(Comparator.comparing(Unit::name))
           .toList();
     }
 
     private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {
-      List<PageAddress> pages =
-          members.stream()
-              .map(Keyword::pages)
-              .filter(p -> !p.isEmpty())
-              .findFirst()
-              .orElse(List.of())
-              .stream()
-              .limit(settings.depth())
-              .toList();
+      String name = members.stream().map(Keyword::normal).min(String::compareTo).orElseThrow();
       SearchIntent intent =
           new IntentReader().read(members.get(0).text(), members.get(0).intent()).intent();
-      return new Unit(members, pages, stems.subject(members.get(0).text()), intent, home);
+      Set<String> subject = stems.subject(members.get(0).text());
+      return new Unit(members, name, pages(members), subject, intent, home);
+    }
+
+    /** The pages that most of the variants have; where no page is, those of as many as possible. */
+    private List<PageAddress> pages(List<Keyword> members) {
+      List<List<PageAddress>> known =
+          members.stream().map(this::first).filter(its -> !its.isEmpty()).toList();
+      if (known.size() < 2) {
+        return known.isEmpty() ? List.of() : known.get(0);
+      }
+      Map<PageAddress, Integer> count = new HashMap<>();
+      Map<PageAddress, Integer> places = new HashMap<>();
+      for (List<PageAddress> its : known) {
+        for (int place = 0; place < its.size(); place++) {
+          count.merge(its.get(place), 1, Integer::sum);
+          places.merge(its.get(place), place, Integer::sum);
+        }
+      }
+      double usual = known.stream().mapToInt(List::size).average().orElseThrow();
+      return count.keySet().stream()
+          .sorted(
+              Comparator.<PageAddress>comparingInt(page -> -count.get(page))
+                  .thenComparingInt(places::get)
+                  .thenComparing(PageAddress::toString))
+          .limit(Math.round(usual))
+          .toList();
+    }
+
+    private List<PageAddress> first(Keyword keyword) {
+      List<PageAddress> pages = keyword.pages();
+      return pages.size() <= settings.depth() ? pages : pages.subList(0, settings.depth());
     }
 
     private int[] loose() {
-      Neighbours neighbours = index.neighbours(settings.minShared());
-      Communities communities = new Communities(index, neighbours, settings.minShared());
+      AverageLinkage linkage = new AverageLinkage(index, settings.least());
       heldUnits()
           .values()
-          .forEach(held -> communities.keepTogether(held, units.get(held.get(0)).isLocked()));
-      communities.join();
+          .forEach(held -> linkage.keepTogether(held, units.get(held.get(0)).isLocked()));
+      linkage.join();
       int[] groupOf = new int[units.size()];
       boolean[] held = new boolean[units.size()];
       boolean[] locked = new boolean[units.size()];
       for (int unit = 0; unit < groupOf.length; unit++) {
-        groupOf[unit] = communities.find(unit);
+        groupOf[unit] = linkage.find(unit);
         held[unit] = units.get(unit).home() != null;
         locked[unit] = units.get(unit).isLocked();
       }
       List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
-      int[] settled = new Settling(index, neighbours, stemsOf, held, locked).settle(groupOf);
+      int[] settled =
+          new Settling(index, settings.least(), stemsOf, held, locked).settle(groupOf);
       joinByWords(settled);
       return settled;
     }
 
-    /** Units without ranking pages follow the unit whose words are most alike. */
+    /** Units without ranking pages follow the unit whose words are most alike, short ones first. */
     private void joinByWords(int[] groupOf) {
       WordIndex words = wordIndex();
       for (int unit = 0; unit < groupOf.length; unit++) {
@@ -176,55 +202,57 @@ public final class Grouping {
           words.add(unit);
         }
       }
-      for (int unit = 0; unit < groupOf.length; unit++) {
-        if (isFree(unit)) {
-          int self = groupOf[unit];
-          groupOf[unit] =
-              words.nearest(unit).stream().map(near -> groupOf[near]).findFirst().orElse(self);
-          words.add(unit);
-        }
-      }
+      IntStream.range(0, groupOf.length)
+          .filter(this::isFree)
+          .boxed()
+          .sorted(Comparator.comparingInt(unit -> units.get(unit).stems().size()))
+          .forEach(
+              unit -> {
+                int self = groupOf[unit];
+                groupOf[unit] =
+                    words.nearest(unit).stream().map(near -> groupOf[near]).findFirst().orElse(self);
+                words.add(unit);
+              });
     }
 
     private boolean isFree(int unit) {
       return units.get(unit).pages().isEmpty() && units.get(unit).home() == null;
     }
 
-    /** Units in order of volume either follow the primary they share most with or become one. */
+    /** Units in order of volume either follow the primary they are most like or become one. */
     private int[] strict() {
       int[] groupOf = new int[units.size()];
-      Neighbours neighbours = index.neighbours(settings.minShared());
+      Primaries primaries = new Primaries(index, settings.least());
       WordIndex words = wordIndex();
       Map<String, Integer> primaryOfHeld = new HashMap<>();
-      for (int unit = 0; unit < groupOf.length; unit++) {
+      for (int unit : byVolume()) {
         HeldGroup home = units.get(unit).home();
         Integer primary = home == null ? null : primaryOfHeld.get(home.key());
         if (home == null) {
-          groupOf[unit] = primaryFor(unit, groupOf, neighbours, words);
+          groupOf[unit] = primaryFor(unit, primaries, words);
         } else {
           groupOf[unit] = primary == null ? unit : primary;
           primaryOfHeld.put(home.key(), groupOf[unit]);
         }
         if (groupOf[unit] == unit && !units.get(unit).isLocked()) {
           words.add(unit);
+          primaries.add(unit);
         }
       }
       return groupOf;
     }
 
-    private int primaryFor(int unit, int[] groupOf, Neighbours neighbours, WordIndex words) {
-      int best = unit;
-      int most = settings.minShared() - 1;
-      for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
-        int other = neighbours.unit(at);
-        boolean isPrimary = other < unit && groupOf[other] == other;
-        if (isPrimary && !units.get(other).isLocked() && neighbours.shared(at) > most) {
-          best = other;
-          most = neighbours.shared(at);
-        }
-      }
-      if (best != unit) {
-        return best;
+    private List<Integer> byVolume() {
+      return IntStream.range(0, units.size())
+          .boxed()
+          .sorted(Comparator.comparing(unit -> units.get(unit).members().get(0), PRIMARY_FIRST))
+          .toList();
+    }
+
+    private int primaryFor(int unit, Primaries primaries, WordIndex words) {
+      OptionalInt byPages = primaries.nearest(unit);
+      if (byPages.isPresent()) {
+        return byPages.getAsInt();
       }
       int alike = words.nearest(unit).orElse(unit);
       boolean wordsDecide = units.get(unit).pages().isEmpty() || units.get(alike).pages().isEmpty();
@@ -252,11 +280,13 @@ public final class Grouping {
    * Close variants that move as one.
    *
    * @param members in {@link #PRIMARY_FIRST} order
-   * @param pages the ranking pages that stand for all of them, cut to the depth
+   * @param name the first of their normal forms
+   * @param pages the ranking pages that most of them have, cut to the depth
    * @param home the group they are in already
    */
   record Unit(
       List<Keyword> members,
+      String name,
       List<PageAddress> pages,
       Set<String> stems,
       SearchIntent intent,

@@ -27,4 +27,9 @@ public record GroupingSettings(int minShared, int depth, Mode mode) {
           "shared pages " + minShared + " is not between 1 and the depth " + depth);
     }
   }
+
+  /** The least likeness that the shared pages stand for, 0–10, where 10 means the same pages. */
+  public double least() {
+    return 10.0 * minShared / depth;
+  }
 }

@@ -6,52 +6,46 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import osmerin.core.text.WordNumbers;
 
 /**
- * Looks at every unit once more when all groups are there: one that its pages put as well into
- * another group goes to the group whose words it has. Pages decide which groups it may go to, and
- * words only between those.
+ * Looks at every unit once more when all groups are there. One that pages tie to another group
+ * nearly as much as to its own, at least {@value #NEARLY} of it, goes to the group whose words it
+ * has. Pages say which groups it may go to, and words decide only between those.
  */
 final class Settling {
-  /** How much of the likeness by pages with its own group another group must reach. */
-  private static final double AS_NEAR = 0.5;
+  /** How much of the likeness with its own group another group must reach. */
+  private static final double NEARLY = 0.6;
 
-  /** How much of what a group's units share with each other a unit must share to go there. */
-  private static final double NEAR_ENOUGH = 0.3;
-
-  /** How much better another group must be. */
+  /** How much more of a unit's words, weighed by rarity, another group must have. */
   private static final double BETTER = 0.1;
-
-  /** What a lone unit's likeness is measured by: about half its ten pages. */
-  private static final double LONE_UNIT = 4;
 
   private static final int ROUNDS = 2;
 
   private final PageIndex index;
-  private final Neighbours neighbours;
-  private final List<Set<String>> stemsOf;
+  private final double least;
+  private final int[][] unitsOf;
+  private final WordNumbers numbers;
+  private final int[][] stemsOf;
   private final boolean[] fixed;
   private final boolean[] locked;
-  private final Map<String, Integer> frequency = new HashMap<>();
 
   /**
+   * @param least mean likeness that makes a group
    * @param fixed units that stay where they are
    * @param locked units whose group no other may enter
    */
   Settling(
-      PageIndex index,
-      Neighbours neighbours,
-      List<Set<String>> stemsOf,
-      boolean[] fixed,
-      boolean[] locked) {
+      PageIndex index, double least, List<Set<String>> stemsOf, boolean[] fixed, boolean[] locked) {
     this.index = index;
-    this.neighbours = neighbours;
-    this.stemsOf = stemsOf;
+    this.least = least;
     this.fixed = fixed;
     this.locked = locked;
-    for (Set<String> stems : stemsOf) {
-      stems.forEach(stem -> frequency.merge(stem, 1, Integer::sum));
-    }
+    int[][] telling = new int[index.units()][];
+    Arrays.setAll(telling, unit -> index.telling(unit, least * NEARLY));
+    unitsOf = Numbered.turned(telling, index.pages());
+    numbers = new WordNumbers(stemsOf);
+    this.stemsOf = stemsOf.stream().map(numbers::of).toArray(int[][]::new);
   }
 
   /**
@@ -66,7 +60,7 @@ final class Settling {
       Groups groups = new Groups(now);
       int[] next = now.clone();
       for (int unit = 0; unit < now.length; unit++) {
-        next[unit] = groups.best(unit);
+        next[unit] = fixed[unit] ? now[unit] : groups.best(unit);
       }
       now = next;
     }
@@ -87,92 +81,95 @@ final class Settling {
   /** The groups as they stand at the beginning of a round. */
   private final class Groups {
     private final int[] groupOf;
-    private final Map<Integer, Profile> profiles = new HashMap<>();
-    private final Map<Integer, Double> within = new HashMap<>();
-    private final Map<Integer, Map<String, Integer>> words = new HashMap<>();
+    private final int[][] groupsOf;
+    private final int[][] members;
+    private final Map<Integer, PageSums> sums = new HashMap<>();
+    private final Map<Integer, Map<Integer, Integer>> words = new HashMap<>();
 
     Groups(int[] groupOf) {
       this.groupOf = groupOf;
-      boolean[] asked = new boolean[groupOf.length];
-      for (int unit = 0; unit < groupOf.length; unit++) {
-        if (isBetween(unit)) {
-          asked[groupOf[unit]] = true;
-          for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
-            asked[groupOf[neighbours.unit(at)]] = true;
-          }
-        }
+      members = Numbered.turned(groupOf, groupOf.length);
+      groupsOf = new int[unitsOf.length][];
+      for (int page = 0; page < unitsOf.length; page++) {
+        groupsOf[page] =
+            Arrays.stream(unitsOf[page])
+                .filter(unit -> !locked[unit])
+                .map(unit -> groupOf[unit])
+                .sorted()
+                .distinct()
+                .toArray();
       }
-      for (int unit = 0; unit < groupOf.length; unit++) {
-        if (asked[groupOf[unit]] && index.pages(unit).length > 0) {
-          profiles.merge(groupOf[unit], Profile.of(index.pages(unit)), Profile::plus);
-          Map<String, Integer> its = words.computeIfAbsent(groupOf[unit], g -> new HashMap<>());
-          stemsOf.get(unit).forEach(stem -> its.merge(stem, 1, Integer::sum));
-        }
-      }
-      profiles.forEach((group, profile) -> within.put(group, profile.meanWithin()));
-    }
-
-    /** Whether a unit is linked with a group that is not its own. */
-    private boolean isBetween(int unit) {
-      for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
-        if (groupOf[neighbours.unit(at)] != groupOf[unit]) {
-          return !fixed[unit];
-        }
-      }
-      return false;
     }
 
     int best(int unit) {
       int own = groupOf[unit];
-      if (!isBetween(unit)) {
+      Set<Integer> around = around(unit);
+      if (around.isEmpty()) {
         return own;
       }
-      Profile pages = Profile.of(index.pages(unit));
-      double near = ratio(profiles.get(own).meanSharedWithOthers(pages), own);
+      PageSums pages = PageSums.of(index, unit);
+      boolean alone = sums(own).units() < 2;
+      double tie = alone ? least : sums(own).meanWithOthers(pages);
+      long nearly = PageIndex.steps(NEARLY * tie);
       int best = own;
-      double most = profiles.get(own).units() < 2 ? 0 : near + words(unit, own) + BETTER;
-      for (int other : around(unit)) {
-        double asNear = ratio(profiles.get(other).meanShared(pages), other);
-        boolean may = asNear >= NEAR_ENOUGH && asNear >= AS_NEAR * near;
-        if (may && asNear + words(unit, other) > most) {
+      long most = PageIndex.steps(words(unit, own) + BETTER);
+      for (int other : around) {
+        long its = PageIndex.steps(words(unit, other));
+        if (its > most && PageIndex.steps(sums(other).mean(pages)) >= nearly) {
           best = other;
-          most = asNear + words(unit, other);
+          most = its;
         }
       }
       return best;
     }
 
-    /** The other groups a unit is linked with, in a fixed order. */
+    /** The other groups that have one of the unit's telling pages, in a fixed order. */
     private Set<Integer> around(int unit) {
       Set<Integer> around = new TreeSet<>();
-      for (int at = neighbours.from(unit); at < neighbours.to(unit); at++) {
-        if (!locked[neighbours.unit(at)]) {
-          around.add(groupOf[neighbours.unit(at)]);
+      for (int page : index.telling(unit, least * NEARLY)) {
+        for (int group : groupsOf[page]) {
+          around.add(group);
         }
       }
       around.remove(groupOf[unit]);
       return around;
     }
 
-    /** Pages shared, measured by what the group's units share with each other; 1 at the most. */
-    private double ratio(double mean, int group) {
-      double measure = profiles.get(group).units() < 2 ? LONE_UNIT : within.get(group);
-      return measure == 0 ? 0 : Math.min(1, mean / measure);
+    private PageSums sums(int group) {
+      return sums.computeIfAbsent(
+          group,
+          g ->
+              PageSums.of(
+                  index,
+                  Arrays.stream(members[g]).filter(u -> index.mass(u) > 0).toArray()));
     }
 
-    /** The part of a unit's words, weighed by rarity, that the group's other units have. */
+    /**
+     * How far a unit's words, weighed by rarity, are the group's: of the other units that have a
+     * word, the part that is in the group; 0–1.
+     */
     private double words(int unit, int group) {
       int self = groupOf[unit] == group ? 1 : 0;
-      double others = profiles.get(group).units() - self;
-      Map<String, Integer> its = words.get(group);
+      Map<Integer, Integer> its = words.computeIfAbsent(group, this::count);
       double all = 0;
       double had = 0;
-      for (String stem : stemsOf.get(unit).stream().sorted().toList()) {
-        double weight = Math.log(1 + (stemsOf.size() + 1.0) / frequency.get(stem));
+      for (int stem : stemsOf[unit]) {
+        int others = numbers.frequency(stem) - 1;
+        double weight = Math.log((stemsOf.length + 1.0) / numbers.frequency(stem));
         all += weight;
         had += others == 0 ? 0 : weight * (its.getOrDefault(stem, 0) - self) / others;
       }
       return all == 0 ? 0 : had / all;
+    }
+
+    private Map<Integer, Integer> count(int group) {
+      Map<Integer, Integer> count = new HashMap<>();
+      for (int unit : members[group]) {
+        for (int stem : stemsOf[unit]) {
+          count.merge(stem, 1, Integer::sum);
+        }
+      }
+      return count;
     }
   }
 }

@@ -38,8 +38,12 @@ public record SharedEvidence(List<SharedPage> pages, Set<String> words) {
     return new SharedEvidence(pages, words(a, b, new Stems()));
   }
 
-  static Set<String> words(Keyword of, Keyword with, Stems stems) {
-    Set<String> theirs = new HashSet<>(stems.all(with.text()));
+  private static Set<String> words(Keyword of, Keyword with, Stems stems) {
+    return words(of, new HashSet<>(stems.all(with.text())), stems);
+  }
+
+  /** The words of a keyword, stop words apart, whose stems are among those given. */
+  static Set<String> words(Keyword of, Set<String> theirs, Stems stems) {
     Set<String> shared = new LinkedHashSet<>();
     for (String word : Words.lower(of.text())) {
       if (!StopWords.contains(word) && theirs.contains(stems.of(word))) {

@@ -26,7 +26,9 @@ final class WordIndex {
   private final double[] weight;
   private final double[] weightOf;
   private final IntList[] added;
+  private final int[] turn;
   private final int[] seen;
+  private int turns;
   private int stamp;
 
   WordIndex(List<Set<String>> stemsOf, List<SearchIntent> intentOf) {
@@ -39,6 +41,7 @@ final class WordIndex {
     Arrays.setAll(
         weightOf, unit -> Arrays.stream(this.stemsOf[unit]).mapToDouble(s -> weight[s]).sum());
     added = new IntList[numbers.size()];
+    turn = new int[this.stemsOf.length];
     seen = new int[this.stemsOf.length];
   }
 
@@ -56,6 +59,7 @@ final class WordIndex {
   }
 
   void add(int unit) {
+    turn[unit] = turns++;
     for (int stem : rarest(unit)) {
       if (added[stem] == null) {
         added[stem] = new IntList();
@@ -64,7 +68,7 @@ final class WordIndex {
     }
   }
 
-  /** The unit most alike, the earliest at a tie; never one of opposite intent. */
+  /** The unit most alike, the first added at a tie; never one of opposite intent. */
   OptionalInt nearest(int unit) {
     stamp++;
     int best = -1;
@@ -76,7 +80,7 @@ final class WordIndex {
         if (seen[other] != stamp) {
           seen[other] = stamp;
           double likeness = likeness(unit, other);
-          boolean first = likeness > most || (likeness == most && best > other);
+          boolean first = likeness > most || (likeness == most && best >= 0 && turn[other] < turn[best]);
           if (first && !intentOf.get(unit).isOpposite(intentOf.get(other))) {
             best = other;
             most = likeness;

@@ -89,7 +89,20 @@ class EvidencePropertiesTest {
         .extracting(Membership::keyword)
         .containsExactlyInAnyOrderElementsOf(proposal.parts().isEmpty() ? List.of() : keywords);
     assertThat(proposal.parts().size()).isNotEqualTo(1);
-    assertThat(proposal.minShared()).isBetween(GroupingSettings.DEFAULT.minShared(), DEPTH);
+    assertThat(proposal.minShared()).isBetween(1, proposal.known());
+    assertThat(proposal.known()).isLessThanOrEqualTo(DEPTH);
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  void aSplitNeverAsksForMorePagesThanAreKnown(long seed) {
+    List<Keyword> keywords =
+        random(seed, 18).stream()
+            .map(k -> k.withPages(k.pages().subList(0, Math.min(4, k.pages().size()))))
+            .toList();
+    SplitProposal proposal = SplitProposal.of(keywords, GroupingSettings.DEFAULT);
+    assertThat(proposal.known()).isEqualTo(4);
+    assertThat(proposal.minShared()).isBetween(2, 4);
   }
 
   private static int shared(Keyword a, Keyword b) {

@@ -5,10 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -24,138 +25,90 @@ import osmerin.core.text.Stems;
 
 /** The parts that grouping is made of. */
 class GroupPartsTest {
+  @Test
+  void aPageWeighsLessTheMoreUnitsItRanksFor() {
+    List<List<PageAddress>> pages =
+        IntStream.range(0, 1000)
+            .mapToObj(
+                i ->
+                    IntStream.of(1, 10, 100, 500, 1000)
+                        .filter(units -> i < units)
+                        .mapToObj(units -> new PageAddress("of" + units + ".example"))
+                        .toList())
+            .toList();
+    PageIndex index = new PageIndex(pages);
+    List<Integer> weights =
+        IntStream.of(index.pages(0)).mapToObj(index::weight).toList();
+    assertThat(weights).hasSize(4).isSortedAccordingTo(Comparator.reverseOrder());
+    assertThat(weights.get(0)).isEqualTo(PageIndex.WHOLE);
+    assertThat(weights.get(3)).isBetween(15, 20);
+    assertThat(index.mass(999)).isEqualTo(weights.get(3));
+  }
+
+  @Test
+  void theSamePagesAreLikeEachOtherInFullWhateverTheyWeigh() {
+    PageIndex index = lettered("abcdefghij", "abcdefghij", "abcdefghij", "defghijklm", "z");
+    assertThat(index.likeness(0, 1)).isEqualTo(10);
+    assertThat(index.likeness(0, 3)).isBetween(5.0, 7.0);
+    assertThat(index.likeness(3, 4)).isZero();
+  }
+
   @ParameterizedTest
-  @ValueSource(longs = {1, 2, 3, 4})
-  void sharedPagesAreCountedAsByHand(long seed) {
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  void unitsThatAreLikeEnoughHaveATellingPageInCommon(long seed) {
     Random random = new Random(seed);
-    List<List<PageAddress>> pages = new ArrayList<>();
-    for (int unit = 0; unit < 60; unit++) {
-      Set<PageAddress> some = new HashSet<>();
-      for (int i = 0; i < 8; i++) {
-        some.add(new PageAddress("p" + random.nextInt(40) + ".example"));
-      }
-      pages.add(List.copyOf(some));
-    }
-    Neighbours neighbours = new PageIndex(pages).neighbours(2);
-    for (int a = 0; a < pages.size(); a++) {
-      List<Integer> byHand = new ArrayList<>();
-      for (int b = 0; b < pages.size(); b++) {
-        Set<PageAddress> both = new HashSet<>(pages.get(a));
-        both.retainAll(pages.get(b));
-        if (a != b && both.size() >= 2) {
-          assertThat(neighbours.unit(neighbours.from(a) + byHand.size())).isEqualTo(b);
-          assertThat(neighbours.shared(neighbours.from(a) + byHand.size())).isEqualTo(both.size());
-          byHand.add(b);
+    PageIndex index = lettered(random, 80, 20);
+    for (int a = 0; a < index.units(); a++) {
+      for (int b = 0; b < a; b++) {
+        if (index.likeness(a, b) >= 3) {
+          int other = b;
+          Set<Integer> theirs =
+              IntStream.of(index.telling(other, 3)).boxed().collect(Collectors.toSet());
+          assertThat(IntStream.of(index.telling(a, 3)).boxed()).containsAnyElementsOf(theirs);
         }
       }
-      assertThat(neighbours.of(a)).hasSize(byHand.size());
     }
   }
 
-  @Test
-  void aPageOfTooManyUnitsIsNoEvidence() {
-    List<List<PageAddress>> pages =
-        IntStream.rangeClosed(0, PageIndex.MOST_UNITS_OF_A_PAGE)
-            .mapToObj(i -> List.of(new PageAddress("hub.example")))
-            .toList();
-    assertThat(new PageIndex(pages).neighbours(1).of(0)).isEmpty();
-    assertThat(new PageIndex(pages.subList(0, 10)).neighbours(1).of(0)).hasSize(9);
+  @ParameterizedTest
+  @ValueSource(longs = {5, 6, 7, 8, 9, 10})
+  void pageSumsSayTheMeanLikenessOfAllPairs(long seed) {
+    PageIndex index = lettered(new Random(seed), 60, 25);
+    PageSums left = PageSums.of(index, IntStream.range(0, 20).toArray());
+    PageSums right =
+        IntStream.range(20, 60)
+            .mapToObj(unit -> PageSums.of(index, unit))
+            .reduce(PageSums::plus)
+            .orElseThrow();
+    double across =
+        IntStream.range(0, 20)
+            .mapToDouble(
+                a -> IntStream.range(20, 60).mapToDouble(b -> index.likeness(a, b)).sum())
+            .sum();
+    assertThat(left.mean(right)).isCloseTo(across / 800, within(1e-9));
+    assertThat(right.mean(left)).isCloseTo(across / 800, within(1e-9));
+    double others =
+        IntStream.range(0, 20).filter(b -> b != 3).mapToDouble(b -> index.likeness(3, b)).sum();
+    assertThat(left.meanWithOthers(PageSums.of(index, 3))).isCloseTo(others / 19, within(1e-9));
   }
 
-  @Test
-  void aPageOfMoreThanHalfOfAllIsNoEvidenceUnlessThereIsLittleElse() {
-    List<List<PageAddress>> hubs =
-        IntStream.range(0, 40)
-            .mapToObj(i -> numbered(Stream.of(1, 2, 3, 4, 10 + i * 5, 11 + i * 5, 12 + i * 5)))
-            .toList();
-    assertThat(new PageIndex(hubs).neighbours(1).of(0)).hasSize(39);
-    List<List<PageAddress>> withMoreOfTheirOwn =
-        IntStream.range(0, 40)
-            .mapToObj(i -> numbered(IntStream.range(0, 9).mapToObj(p -> p < 4 ? p : i * 9 + p + 9)))
-            .toList();
-    assertThat(new PageIndex(withMoreOfTheirOwn).neighbours(1).of(0)).isEmpty();
+  /** Units of 1–10 of so many pages, the first of which rank for more units. */
+  private static PageIndex lettered(Random random, int units, int pages) {
+    return new PageIndex(
+        IntStream.range(0, units)
+            .mapToObj(
+                unit ->
+                    random
+                        .ints(1 + random.nextInt(10), 0, pages)
+                        .map(page -> page * (1 + random.nextInt(pages)) / pages)
+                        .distinct()
+                        .boxed())
+            .map(GroupPartsTest::numbered)
+            .toList());
   }
 
   private static List<PageAddress> numbered(Stream<Integer> pages) {
     return pages.map(p -> new PageAddress("p" + p + ".example")).toList();
-  }
-
-  @ParameterizedTest
-  @ValueSource(longs = {5, 6, 7})
-  void profilesSayWhatTheirUnitsShareOnAverage(long seed) {
-    Random random = new Random(seed);
-    int[][] units = new int[14][];
-    for (int i = 0; i < units.length; i++) {
-      units[i] = random.ints(6, 0, 25).distinct().sorted().toArray();
-    }
-    Profile left = profile(units, 0, 9);
-    Profile right = profile(units, 9, 14);
-    assertThat(left.meanShared(right)).isCloseTo(mean(units, 0, 9, 9, 14), within(1e-9));
-    assertThat(right.meanShared(left)).isCloseTo(mean(units, 0, 9, 9, 14), within(1e-9));
-    assertThat(left.meanWithin()).isCloseTo(mean(units, 0, 9, 0, 9), within(1e-9));
-    assertThat(left.meanSharedWithOthers(Profile.of(units[3])))
-        .isCloseTo(mean(units, 3, 4, 0, 9), within(1e-9));
-    assertThat(Profile.of(new int[0]).meanShared(left)).isZero();
-  }
-
-  private static Profile profile(int[][] units, int from, int to) {
-    return IntStream.range(from, to)
-        .mapToObj(i -> Profile.of(units[i]))
-        .reduce(Profile::plus)
-        .orElseThrow();
-  }
-
-  /** Over all pairs of different units of the two ranges. */
-  private static double mean(int[][] units, int from, int to, int otherFrom, int otherTo) {
-    double sum = 0;
-    int pairs = 0;
-    for (int a = from; a < to; a++) {
-      for (int b = otherFrom; b < otherTo; b++) {
-        if (a != b) {
-          Set<Integer> both = new HashSet<>(IntStream.of(units[a]).boxed().toList());
-          both.retainAll(IntStream.of(units[b]).boxed().toList());
-          sum += both.size();
-          pairs++;
-        }
-      }
-    }
-    return sum / pairs;
-  }
-
-  @Test
-  void twoClustersJoinOnlyWhenTheirUnitsShareEnoughOnAverage() {
-    String[] siblings = {"abcdefgh", "abcdefgi", "nopqrsabc", "nopqrstbc"};
-    Communities two = joined(siblings);
-    assertThat(two.find(0)).isEqualTo(two.find(1)).isNotEqualTo(two.find(2));
-    assertThat(two.find(2)).isEqualTo(two.find(3));
-    Communities one = joined("abcdefgh", "abcdefgi", "nopqabcd", "nopsabcd");
-    assertThat(one.find(0)).isEqualTo(one.find(3));
-  }
-
-  @Test
-  void aChainOfWeakLinksJoinsNothing() {
-    Communities chain = joined("abcdefgh", "fghijklm", "klmnopqr", "pqrstuvw");
-    assertThat(IntStream.range(0, 4).map(chain::find).distinct().count()).isGreaterThan(1);
-  }
-
-  @Test
-  void whatWasKeptApartIsNeverJoined() {
-    String[] alike = {"abcdefgh", "abcdefgh", "abcdefgi", "abcdefgi"};
-    PageIndex index = lettered(alike);
-    Communities communities = new Communities(index, index.neighbours(3), 3);
-    communities.keepTogether(List.of(0, 1), false);
-    communities.keepTogether(List.of(2), false);
-    communities.join();
-    assertThat(communities.find(0)).isEqualTo(communities.find(1));
-    assertThat(communities.find(0)).isNotEqualTo(communities.find(2));
-    assertThat(communities.find(3)).isEqualTo(communities.find(2));
-  }
-
-  private static Communities joined(String... units) {
-    PageIndex index = lettered(units);
-    Communities communities = new Communities(index, index.neighbours(3), 3);
-    communities.join();
-    return communities;
   }
 
   /** Units whose pages are letters. */
@@ -176,14 +129,14 @@ class GroupPartsTest {
     PageIndex index = lettered(pages);
     boolean[] none = new boolean[5];
     boolean[] all = {true, true, true, true, true};
-    Settling settling = new Settling(index, index.neighbours(3), words, none, none);
+    Settling settling = new Settling(index, 3, words, none, none);
     assertThat(settling.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 2);
-    Settling held = new Settling(index, index.neighbours(3), words, all, none);
+    Settling held = new Settling(index, 3, words, all, none);
     assertThat(held.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 0);
     Settling shut =
         new Settling(
             index,
-            index.neighbours(3),
+            3,
             words,
             new boolean[] {false, false, true, true, false},
             new boolean[] {false, false, true, true, false});

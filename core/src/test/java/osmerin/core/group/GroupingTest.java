@@ -159,6 +159,68 @@ class GroupingTest {
   }
 
   @ParameterizedTest
+  @ValueSource(strings = {"a", "b", "c", "d"})
+  void whoHasMostVolumeDoesNotDecideWhoIsTogether(String most) {
+    List<KeywordGroup> groups =
+        LOOSE.group(
+            List.of(
+                ranked("alder", "a".equals(most), IntStream.rangeClosed(1, 10)),
+                ranked(
+                    "birch",
+                    "b".equals(most),
+                    IntStream.concat(IntStream.rangeClosed(1, 7), IntStream.rangeClosed(21, 23))),
+                ranked(
+                    "cedar",
+                    "c".equals(most),
+                    IntStream.concat(IntStream.rangeClosed(5, 10), IntStream.rangeClosed(31, 34))),
+                ranked(
+                    "damson",
+                    "d".equals(most),
+                    IntStream.concat(
+                        IntStream.of(31, 32, 33, 34, 10), IntStream.rangeClosed(41, 45)))));
+    assertThat(shape(groups).stream().map(Set::copyOf))
+        .containsExactlyInAnyOrder(Set.of("alder", "birch"), Set.of("cedar", "damson"));
+  }
+
+  private static Keyword ranked(String text, boolean most, IntStream pages) {
+    return keyword(text, most ? 900L : 90L, pages.mapToObj(p -> "p.example/" + p).toList());
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  void volumesChangeNamesNeverMembers(long seed) {
+    Random random = new Random(seed);
+    List<Keyword> keywords = random(seed).keywords();
+    List<Keyword> otherwise =
+        keywords.stream()
+            .map(
+                k ->
+                    Keyword.of(
+                        k.text(),
+                        (long) random.nextInt(5000),
+                        k.pages().stream().map(Object::toString).toList()))
+            .toList();
+    assertThat(LOOSE.group(otherwise).stream().map(GroupingTest::normals))
+        .containsExactlyInAnyOrderElementsOf(
+            LOOSE.group(keywords).stream().map(GroupingTest::normals).toList());
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {10, 257, 3000})
+  void anyNumberOfKeywordsOfTheSamePagesIsOneGroup(int size) {
+    List<Keyword> keywords =
+        IntStream.range(0, size)
+            .mapToObj(i -> keyword(word(i), (long) i, pages("same", 0, 10)))
+            .toList();
+    for (Grouping grouping : List.of(LOOSE, STRICT)) {
+      List<KeywordGroup> groups = grouping.group(keywords);
+      assertThat(groups).hasSize(1);
+      assertThat(groups.get(0).members())
+          .allSatisfy(m -> assertThat(m.sharedWithPrimary()).isEqualTo(10));
+    }
+  }
+
+  @ParameterizedTest
   @ValueSource(longs = {11, 12, 13, 14})
   void addingKeywordsNeverMovesWhatIsGrouped(long seed) {
     List<Keyword> keywords = random(seed).keywords();

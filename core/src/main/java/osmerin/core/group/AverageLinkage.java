@@ -1,0 +1,299 @@
+package osmerin.core.group;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/**
+ * Average linkage: of all clusters that hand edits allow to be one, the two of highest mean likeness
+ * become one, until no mean reaches the least. Ties fall to the pair with the first unit.
+ *
+ * <p>It is done by nearest-neighbour chains (F. Murtagh, "A survey of recent advances in
+ * hierarchical clustering algorithms", The Computer Journal 26, 1983): two clusters that are nearest
+ * to each other are joined, wherever they are met. That gives what joining the nearest of all gives,
+ * because a joined cluster is never nearer to a third than its nearer part was; forbidden pairs
+ * and ties by the first unit keep that so.
+ *
+ * <p>Three short cuts save work and change nothing. Clusters are compared only when they have one
+ * of their {@linkplain PageIndex#telling telling} pages in common, since a mean that reaches the
+ * least needs a pair that does. Units of the same common pages and the same mass, which are as near
+ * to each other as either is to anything, start as one. And a cluster that has grown takes in all at
+ * once what is bound to become one with it ({@link Gathering}).
+ */
+final class AverageLinkage {
+  /** A cluster of so many units looks for what it can take in at once, and at each doubling. */
+  private static final int GATHERS_FROM = 8;
+
+  private static final int NONE = -1;
+
+  private final PageIndex index;
+  private final double least;
+  private final int gathersFrom;
+  private final Gathering gathering;
+  private final int[] parent;
+
+  /** The next unit of the same cluster, and the last one of a cluster by its first. */
+  private final int[] next;
+
+  private final int[] last;
+  private final boolean[] kept;
+  private final boolean[] locked;
+  private final boolean[] finished;
+  private final int[][] telling;
+  private final PageSums[] sums;
+  private final int[] candidate;
+  private final int[] onPage;
+  private int asked;
+  private int walked;
+
+  /**
+   * Starts from one cluster for each unit.
+   *
+   * @param least mean likeness at which two clusters are joined, above 0, up to 10
+   */
+  AverageLinkage(PageIndex index, double least) {
+    this(index, least, GATHERS_FROM);
+  }
+
+  /** The same, with clusters that take in at once what they can from so many units on. */
+  AverageLinkage(PageIndex index, double least, int gathersFrom) {
+    this.index = index;
+    this.least = least;
+    this.gathersFrom = gathersFrom;
+    gathering = new Gathering(index, least);
+    int units = index.units();
+    parent = new int[units];
+    Arrays.setAll(parent, i -> i);
+    next = new int[units];
+    last = new int[units];
+    kept = new boolean[units];
+    locked = new boolean[units];
+    finished = new boolean[units];
+    telling = new int[units][];
+    sums = new PageSums[units];
+    candidate = new int[units];
+    onPage = new int[units];
+  }
+
+  /**
+   * Puts the units into one cluster from the start; it is never joined with another such one.
+   * Units without pages go along and count for nothing.
+   *
+   * @param alone whether it is joined with none at all
+   */
+  void keepTogether(List<Integer> units, boolean alone) {
+    int first = units.stream().mapToInt(i -> i).min().orElseThrow();
+    units.forEach(unit -> parent[unit] = first);
+    kept[first] = true;
+    locked[first] = alone;
+  }
+
+  /** Clusters; afterwards {@link #find} gives the cluster of a unit. */
+  void join() {
+    foldAlike();
+    Clusters clusters = new Clusters(begin());
+    int[] chain = new int[parent.length];
+    for (int unit = 0; unit < parent.length; unit++) {
+      int length = 0;
+      while (length > 0 || sums[find(unit)] != null && !finished[find(unit)]) {
+        if (length == 0) {
+          chain[length++] = find(unit);
+        }
+        int top = chain[length - 1];
+        int near = clusters.nearest(top);
+        if (near == NONE) {
+          finished[top] = true;
+          length--;
+        } else if (length > 1 && near == chain[length - 2]) {
+          length = joinAndGather(top, near, clusters) ? 0 : length - 2;
+        } else {
+          chain[length++] = near;
+        }
+      }
+    }
+  }
+
+  /** Whether more than the two became one. */
+  private boolean joinAndGather(int a, int b, Clusters clusters) {
+    int before = Math.max(sums[a].units(), sums[b].units());
+    int both = merge(a, b);
+    int size = sums[both].units();
+    boolean doubled = Integer.highestOneBit(before) < Integer.highestOneBit(size);
+    return doubled && size >= gathersFrom && gather(both, clusters);
+  }
+
+  private boolean gather(int cluster, Clusters clusters) {
+    if (!gathering.begin(sums[cluster], units(cluster))) {
+      return false;
+    }
+    for (int other : clusters.around(cluster, gathering.core())) {
+      if (!kept[other]) {
+        gathering.offer(other, units(other));
+      }
+    }
+    List<Integer> taken = gathering.taken();
+    if (!taken.isEmpty()) {
+      taken.forEach(other -> join(Math.min(find(cluster), other), Math.max(find(cluster), other)));
+      int now = find(cluster);
+      int[] units = Arrays.stream(units(now)).filter(u -> index.mass(u) > 0).toArray();
+      sums[now] = PageSums.of(index, units);
+      telling[now] = telling(units);
+    }
+    return !taken.isEmpty();
+  }
+
+  private int[] units(int cluster) {
+    IntStream.Builder units = IntStream.builder();
+    for (int unit = cluster; unit != NONE; unit = next[unit]) {
+      units.add(unit);
+    }
+    return units.build().toArray();
+  }
+
+  /** The cluster of a unit, named by the first of its units. */
+  int find(int unit) {
+    int root = unit;
+    while (parent[root] != root) {
+      root = parent[root];
+    }
+    for (int at = unit; parent[at] != root; ) {
+      int next = parent[at];
+      parent[at] = root;
+      at = next;
+    }
+    return root;
+  }
+
+  private void foldAlike() {
+    Map<List<Integer>, Integer> first = new HashMap<>();
+    for (int unit = 0; unit < parent.length; unit++) {
+      if (parent[unit] == unit && !kept[unit] && index.likeness(unit, unit) >= least) {
+        List<Integer> alike = new ArrayList<>(index.pages(unit).length + 1);
+        for (int page : index.pages(unit)) {
+          alike.add(page);
+        }
+        alike.add(index.mass(unit));
+        parent[unit] = first.merge(alike, unit, (earlier, its) -> earlier);
+      }
+    }
+  }
+
+  /** Gives every cluster its pages, and every telling page its clusters. */
+  private int[][] begin() {
+    int[] clusterOf = IntStream.range(0, parent.length).map(this::find).toArray();
+    int[][] members = Numbered.turned(clusterOf, parent.length);
+    int[][] pagesOf = new int[parent.length][];
+    for (int cluster = 0; cluster < parent.length; cluster++) {
+      int[] units =
+          Arrays.stream(members[cluster]).filter(u -> index.mass(u) > 0).toArray();
+      boolean takesPart = units.length > 0 && !locked[cluster];
+      for (int i = 0; i < members[cluster].length; i++) {
+        boolean end = i + 1 == members[cluster].length;
+        next[members[cluster][i]] = end ? NONE : members[cluster][i + 1];
+        last[cluster] = members[cluster][i];
+      }
+      telling[cluster] = takesPart ? telling(units) : new int[0];
+      sums[cluster] = takesPart ? PageSums.of(index, units) : null;
+    }
+    return Numbered.turned(telling, index.pages());
+  }
+
+  private int[] telling(int[] units) {
+    return units.length == 1
+        ? index.telling(units[0], least)
+        : Arrays.stream(units)
+            .flatMap(unit -> Arrays.stream(index.telling(unit, least)))
+            .sorted()
+            .distinct()
+            .toArray();
+  }
+
+  private int merge(int a, int b) {
+    int into = Math.min(a, b);
+    int from = Math.max(a, b);
+    PageSums both = sums[into].plus(sums[from]);
+    int[] either = Numbered.union(telling[into], telling[from]);
+    join(into, from);
+    sums[into] = both;
+    telling[into] = either;
+    return into;
+  }
+
+  private void join(int into, int from) {
+    parent[from] = into;
+    next[last[into]] = from;
+    last[into] = last[from];
+    kept[into] |= kept[from];
+    sums[from] = null;
+    telling[from] = new int[0];
+  }
+
+  /** The clusters of each telling page; those that were joined are put right as they are met. */
+  private final class Clusters {
+    private final int[][] of;
+    private final int[] count;
+
+    Clusters(int[][] of) {
+      this.of = of;
+      count = Arrays.stream(of).mapToInt(its -> its.length).toArray();
+    }
+
+    /** The nearest cluster that may be joined. */
+    int nearest(int cluster) {
+      asked++;
+      candidate[cluster] = asked;
+      int best = NONE;
+      long most = PageIndex.steps(least);
+      for (int page : telling[cluster]) {
+        putRight(page);
+        for (int i = 0; i < count[page]; i++) {
+          int other = of[page][i];
+          if (candidate[other] != asked) {
+            candidate[other] = asked;
+            if (!(kept[cluster] && kept[other])) {
+              long mean = PageIndex.steps(sums[cluster].mean(sums[other]));
+              if (mean > most || mean == most && (best == NONE || other < best)) {
+                best = other;
+                most = mean;
+              }
+            }
+          }
+        }
+      }
+      return best;
+    }
+
+    /** The other clusters that have one of the pages among their telling ones. */
+    int[] around(int cluster, int[] pages) {
+      IntStream.Builder around = IntStream.builder();
+      asked++;
+      candidate[cluster] = asked;
+      for (int page : pages) {
+        putRight(page);
+        for (int i = 0; i < count[page]; i++) {
+          if (candidate[of[page][i]] != asked) {
+            candidate[of[page][i]] = asked;
+            around.add(of[page][i]);
+          }
+        }
+      }
+      return around.build().toArray();
+    }
+
+    private void putRight(int page) {
+      walked++;
+      int n = 0;
+      for (int i = 0; i < count[page]; i++) {
+        int now = find(of[page][i]);
+        if (onPage[now] != walked) {
+          onPage[now] = walked;
+          of[page][n++] = now;
+        }
+      }
+      count[page] = n;
+    }
+  }
+}
