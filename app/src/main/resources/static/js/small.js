@@ -35,13 +35,16 @@ window.addEventListener("pageshow", () =>
   }),
 );
 
-// data-reread: a changed choice shows the file anew.
+// data-reread: a changed choice previews the file again. A spreadsheet has a sheet in place of the
+// other two. Columns chosen by hand are kept only while the file is cut into the same ones.
 document.addEventListener("change", (event) => {
   if (!event.target.matches("[data-reread]")) return;
   const form = event.target.form;
   const address = new URL(form.action);
-  ["charset", "delimiter", "header"].forEach((name) => address.searchParams.set(name, form.elements[name].value));
-  if (event.target.name === "header") form.querySelectorAll("[name=columns]").forEach((c) => address.searchParams.append("columns", c.value));
+  ["charset", "delimiter", "sheet", "headerRow"]
+    .filter((name) => form.elements[name])
+    .filter((name) => name !== "headerRow" || event.target.name === name)
+    .forEach((name) => address.searchParams.set(name, form.elements[name].value));
   window.location.assign(address);
 });
 

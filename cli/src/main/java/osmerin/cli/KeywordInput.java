@@ -90,8 +90,9 @@ final class KeywordInput {
   private void report(Path file, KeywordRows rows) {
     PrintWriter err = spec.commandLine().getErr();
     for (RowProblem problem : rows.problems().stream().limit(PROBLEMS_SHOWN).toList()) {
-      String kept = problem.rejected() ? "left out" : "kept";
-      err.printf("%s, line %d: %s; row %s%n", file, problem.line(), problem.reason(), kept);
+      String outcome = problem.rejected() ? "row left out" : "value dropped, keyword kept";
+      String value = problem.value().isEmpty() ? "" : " (“" + problem.value() + "”)";
+      err.printf("%s, line %d: %s%s: %s%n", file, problem.line(), problem.reason(), value, outcome);
     }
     int more = rows.problems().size() - PROBLEMS_SHOWN;
     if (more > 0) {

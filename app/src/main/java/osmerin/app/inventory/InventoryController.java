@@ -101,6 +101,18 @@ class InventoryController {
     }
   }
 
+  /** Own pages that a keyword file told of. */
+  @PostMapping("/inventory/import/{id}")
+  @Needs(Right.COMMISSION)
+  String imported(
+      SiteContext site, @PathVariable long id, Model model, HttpServletResponse response) {
+    try {
+      return preview(site, intake.keepOwn(site, id));
+    } catch (RefusedException e) {
+      return fault(String.valueOf(e.getMessage()), "", model, response);
+    }
+  }
+
   private static String preview(SiteContext site, UUID id) {
     return "redirect:" + site.base() + "/live/inventory/" + id;
   }

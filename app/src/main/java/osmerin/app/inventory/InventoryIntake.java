@@ -26,6 +26,7 @@ import osmerin.app.inventory.InventoryMapper.ReadingRow;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.ImportService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.keyword.PageAddress;
@@ -46,6 +47,7 @@ public class InventoryIntake {
   private final GuardedFetch fetch;
   private final LiveArticles live;
   private final LiveMatching matching;
+  private final ImportService imports;
   private final CopyIn copy;
   private final TransactionTemplate transaction;
   private final Clock clock;
@@ -55,6 +57,7 @@ public class InventoryIntake {
       GuardedFetch fetch,
       LiveArticles live,
       LiveMatching matching,
+      ImportService imports,
       CopyIn copy,
       TransactionTemplate transaction,
       Clock clock) {
@@ -62,6 +65,7 @@ public class InventoryIntake {
     this.fetch = fetch;
     this.live = live;
     this.matching = matching;
+    this.imports = imports;
     this.copy = copy;
     this.transaction = transaction;
     this.clock = clock;
@@ -115,6 +119,23 @@ public class InventoryIntake {
       readings.add(file(context).read(fetch.get(part)));
     }
     return keep(context, typed, readings);
+  }
+
+  /**
+   * Keeps the own pages that an import of keywords tells of.
+   *
+   * @throws RefusedException when it names none
+   */
+  public UUID keepOwn(SiteContext context, long importId) {
+    context.require(Right.COMMISSION);
+    List<LivePage> pages =
+        imports.ownPages(context, importId).stream()
+            .map(page -> new LivePage("https://" + page.value(), null, null, null))
+            .toList();
+    return keep(
+        context,
+        "own pages of an import",
+        List.of(new InventoryReading(pages, List.of(), List.of())));
   }
 
   private static InventoryFile file(SiteContext context) {

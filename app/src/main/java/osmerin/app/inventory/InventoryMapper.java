@@ -34,6 +34,11 @@ interface InventoryMapper {
   /** A keyword of a group with its ranking pages, in their normal form. */
   record RankedRow(long groupId, @Nullable Long volume, List<String> pages) {}
 
+  /** A keyword of a group with the own page that the latest import says ranks for it. */
+  record OwnRow(long groupId, @Nullable Long volume, String page, int position) {}
+
+  List<OwnRow> ownRanked(@Param("siteId") long siteId, @Param("addresses") List<String> addresses);
+
   /** A group by its name. */
   record NamedGroup(long id, String name) {}
 

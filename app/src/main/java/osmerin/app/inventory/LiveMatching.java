@@ -107,6 +107,15 @@ public class LiveMatching implements Reversal {
               row.volume() == null ? 0 : row.volume(),
               row.pages().stream().map(PageAddress::new).toList());
         });
+    inventory
+        .ownRanked(context.siteId(), pages.stream().map(page -> page.address().value()).toList())
+        .forEach(
+            row ->
+                matcher.ranks(
+                    String.valueOf(row.groupId()),
+                    row.volume() == null ? 0 : row.volume(),
+                    new PageAddress(row.page()),
+                    row.position()));
     inventory.deleteMatches(context.siteId());
     record Matched(long article, PageMatch match) {}
     List<Matched> matched = new ArrayList<>();

@@ -203,8 +203,8 @@ class GroupStore {
       long siteId, Map<KeywordGroup, Long> ids, Map<KeywordGroup, @Nullable Long> topicOf) {
     research.createGroups();
     copy.rows(
-        "incoming_group (id, topic_id, name, keywords, searches, at_least, difficulty, intent,"
-            + " funnel_stage, intent_reason)",
+        "incoming_group (id, topic_id, name, keywords, searches, searches_low, searches_high,"
+            + " at_least, difficulty, intent, funnel_stage, intent_reason)",
         ids.keySet(),
         g ->
             fields(
@@ -213,6 +213,8 @@ class GroupStore {
                 g.primary().text(),
                 g.members().size(),
                 g.demand().searches(),
+                g.demand().volume() == null ? null : g.demand().volume().low(),
+                g.demand().volume() == null ? null : g.demand().volume().high(),
                 g.demand().atLeast(),
                 g.demand().difficulty(),
                 g.intent(),

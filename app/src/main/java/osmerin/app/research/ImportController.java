@@ -40,7 +40,7 @@ class ImportController {
   private static final int PREVIEW_ROWS = 20;
 
   /** Rows that can be chosen as the header. */
-  private static final int HEADER_ROWS = 5;
+  private static final int HEADER_ROWS = 10;
 
   private static final int LATEST_SHOWN = 8;
   private static final int PAGE = 50;
@@ -140,6 +140,18 @@ class ImportController {
     model.addAttribute("fault", message);
     model.addAttribute("faultFile", fileName);
     return view;
+  }
+
+  /** The rows that were left out and the values that were dropped. */
+  @GetMapping("/imports/{id}/problems.csv")
+  @Needs(Right.READ)
+  void problems(SiteContext site, @PathVariable long id, HttpServletResponse response)
+      throws IOException {
+    ImportRow row = imports.finished(site, id).row();
+    response.setContentType("text/csv;charset=UTF-8");
+    response.setHeader(
+        "Content-Disposition", "attachment; filename=\"import-" + row.id() + "-problems.csv\"");
+    imports.writeProblems(site, id, response.getWriter());
   }
 
   /** All imports, the latest first. */

@@ -2,6 +2,10 @@ package osmerin.app.research;
 
 import static osmerin.app.platform.data.CopyIn.fields;
 
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Iterator;
@@ -28,6 +32,7 @@ import osmerin.app.research.KnownKeyword.ByHand;
 import osmerin.app.research.ResearchMapper.FigureChange;
 import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.ProblemRow;
+import osmerin.app.research.ResearchMapper.ProblemTotal;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.Progress;
@@ -36,8 +41,10 @@ import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
 import osmerin.formats.keywords.FileReading;
+import osmerin.formats.keywords.GroupFile;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
+import osmerin.formats.keywords.OwnRanking;
 import osmerin.formats.keywords.RowProblem;
 
 /**
@@ -53,7 +60,12 @@ public class ImportService {
   record Waiting(UUID id, String name, KeywordFile file) {}
 
   /** A finished import. */
-  record Finished(ImportRow row, List<ProblemRow> problems) {}
+  record Finished(ImportRow row, List<ProblemTotal> totals, List<ProblemRow> problems, int own) {
+    /** Values that were dropped, their rows kept. */
+    public int dropped() {
+      return totals.stream().filter(t -> !t.rejected()).mapToInt(ProblemTotal::rows).sum();
+    }
+  }
 
   private final ResearchMapper research;
   private final Regrouping regrouping;
@@ -174,7 +186,40 @@ public class ImportService {
         research
             .findImport(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("import", id));
-    return new Finished(row, research.problems(id, PROBLEMS_SHOWN));
+    return new Finished(
+        row,
+        research.problemTotals(id),
+        research.problems(id, PROBLEMS_SHOWN),
+        research.countOwn(context.siteId(), id));
+  }
+
+  /** Writes everything that was wrong in a file as CSV, by line. */
+  @Transactional(readOnly = true)
+  public void writeProblems(SiteContext context, long id, Writer out) {
+    if (research.findImport(context.siteId(), id).isEmpty()) {
+      throw new NotFoundException("import", id);
+    }
+    try (CsvWriter csv = CsvWriter.builder().build(out)) {
+      csv.writeRecord("line", "row", "reason", "value", "outcome");
+      research.eachProblem(id, result -> csv.writeRecord(fieldsOf(result.getResultObject())));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static List<String> fieldsOf(ProblemRow row) {
+    return List.of(
+        String.valueOf(row.line()),
+        GroupFile.defused(row.text()),
+        row.reason(),
+        GroupFile.defused(row.value()),
+        row.rejected() ? "row left out" : "value dropped");
+  }
+
+  /** The own pages that an import tells of, each once. */
+  @Transactional(readOnly = true)
+  public List<PageAddress> ownPages(SiteContext context, long importId) {
+    return research.ownPages(context.siteId(), importId).stream().map(PageAddress::new).toList();
   }
 
   private long importRows(SiteContext context, String name, KeywordRows rows, Progress progress) {
@@ -222,6 +267,7 @@ public class ImportService {
           storeAdded(context.siteId(), importId, added, placed);
           store.storeMemberships(touched(known.values(), placed, added, changed));
         });
+    storeOwn(importId, rows.own(), known);
     progress.at("Folding close variants");
     folding.fold(context.siteId(), known.values());
     progress.at("Matching live articles");
@@ -281,9 +327,24 @@ public class ImportService {
 
   private void storeProblems(long importId, List<RowProblem> problems) {
     copy.rows(
-        "import_problem (import_id, line, text, reason, rejected)",
+        "import_problem (import_id, line, text, reason, value, rejected)",
         problems,
-        p -> fields(importId, p.line(), p.text(), p.reason(), p.rejected()));
+        p -> fields(importId, p.line(), p.text(), p.reason(), p.value(), p.rejected()));
+  }
+
+  private void storeOwn(
+      long importId, Map<String, OwnRanking> own, Map<String, KnownKeyword> known) {
+    copy.rows(
+        "own_ranking (keyword_id, import_id, position, page)",
+        own.entrySet(),
+        entry -> {
+          PageAddress page = entry.getValue().page();
+          return fields(
+              known.get(entry.getKey()).id(),
+              importId,
+              entry.getValue().position(),
+              page == null ? null : page.value());
+        });
   }
 
   private void storeAdded(

@@ -138,7 +138,7 @@ public class KeywordLedger {
   private static List<String> fields(KeywordRow row) {
     return List.of(
         GroupFile.defused(row.text()),
-        text(row.volume()),
+        GroupFile.volume(row.searches()),
         text(row.difficulty()),
         text(row.cost()),
         row.intent() == null ? "" : row.intent().name().toLowerCase(Locale.ROOT),

@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.session.ResultHandler;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.keyword.Volume;
 
 @Mapper
 interface KeywordMapper {
@@ -16,6 +17,8 @@ interface KeywordMapper {
       long id,
       String text,
       @Nullable Long volume,
+      @Nullable Long volumeLow,
+      @Nullable Long volumeHigh,
       @Nullable Integer difficulty,
       @Nullable BigDecimal cost,
       @Nullable SearchIntent intent,
@@ -26,7 +29,13 @@ interface KeywordMapper {
       @Nullable String topic,
       @Nullable String fileName,
       boolean pinned,
-      boolean covered) {}
+      boolean covered,
+      @Nullable Integer ownPosition,
+      @Nullable String ownPage) {
+    public @Nullable Volume searches() {
+      return StoredKeyword.volume(volume, volumeLow, volumeHigh);
+    }
+  }
 
   Optional<KeywordRow> find(@Param("siteId") long siteId, @Param("id") long id);
 
@@ -58,7 +67,16 @@ interface KeywordMapper {
   List<VariantRow> variants(@Param("siteId") long siteId, @Param("ids") List<Long> ids);
 
   /** A close variant and the keyword that stands for it. */
-  record VariantRow(long representative, String text, @Nullable Long volume) {}
+  record VariantRow(
+      long representative,
+      String text,
+      @Nullable Long volume,
+      @Nullable Long volumeLow,
+      @Nullable Long volumeHigh) {
+    public @Nullable Volume searches() {
+      return StoredKeyword.volume(volume, volumeLow, volumeHigh);
+    }
+  }
 
   void keepIntents(
       @Param("editId") long editId,

@@ -3,6 +3,8 @@ package osmerin.app.research;
 import java.nio.charset.Charset;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.site.SiteContext;
@@ -48,7 +50,7 @@ class Readings {
     Source source = corrections.source(guessed);
     FileReading reading =
         corrections.headerRow() == null
-            ? file.guess(source)
+            ? knownOrGuessed(context, file, source)
             : file.guess(source, Math.max(0, corrections.headerRow()));
     List<Column> columns = corrections.columns();
     // Columns chosen for another delimiter or sheet fit no longer.
@@ -56,6 +58,17 @@ class Readings {
       return with(reading, columns);
     }
     return remembered(context, file, reading);
+  }
+
+  /** A header met before is known again, whatever title stands above it. */
+  private FileReading knownOrGuessed(SiteContext context, KeywordFile file, Source source) {
+    Set<List<String>> known = Set.copyOf(research.headers(context.siteId()));
+    List<List<String>> first = file.first(source);
+    return IntStream.range(0, first.size())
+        .filter(row -> known.contains(first.get(row)))
+        .mapToObj(row -> file.guess(source, row + 1))
+        .findFirst()
+        .orElseGet(() -> file.guess(source));
   }
 
   private FileReading remembered(SiteContext context, KeywordFile file, FileReading reading) {

@@ -7,11 +7,13 @@ import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.session.ResultHandler;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Demand;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.keyword.Volume;
 
 @Mapper
 interface ResearchMapper {
@@ -31,6 +33,8 @@ interface ResearchMapper {
       String name,
       int keywords,
       @Nullable Long searches,
+      @Nullable Long searchesLow,
+      @Nullable Long searchesHigh,
       boolean atLeast,
       @Nullable Double difficulty,
       SearchIntent intent,
@@ -41,7 +45,11 @@ interface ResearchMapper {
       boolean namePinned,
       boolean intentPinned) {
     Demand demand() {
-      return new Demand(searches, atLeast, difficulty);
+      return new Demand(volume(), atLeast, difficulty);
+    }
+
+    public @Nullable Volume volume() {
+      return StoredKeyword.volume(searches, searchesLow, searchesHigh);
     }
   }
 
@@ -50,6 +58,8 @@ interface ResearchMapper {
       long id,
       String text,
       @Nullable Long volume,
+      @Nullable Long volumeLow,
+      @Nullable Long volumeHigh,
       @Nullable Integer difficulty,
       String basis,
       int pages,
@@ -57,7 +67,11 @@ interface ResearchMapper {
       List<String> nearest,
       List<Integer> nearestShared,
       List<String> sharedWords,
-      boolean pinned) {}
+      boolean pinned) {
+    public @Nullable Volume searches() {
+      return StoredKeyword.volume(volume, volumeLow, volumeHigh);
+    }
+  }
 
   /** A file that waits. */
   record UploadedFile(UUID id, String name, byte[] content) {}
@@ -78,7 +92,10 @@ interface ResearchMapper {
       int excluded) {}
 
   /** A row that could not be read. */
-  record ProblemRow(long line, String text, String reason, boolean rejected) {}
+  record ProblemRow(long line, String text, String reason, String value, boolean rejected) {}
+
+  /** How often one thing was wrong. */
+  record ProblemTotal(String reason, boolean rejected, int rows) {}
 
   /** Lets one import of a site run at a time. */
   String lock(@Param("siteId") long siteId);
@@ -96,6 +113,15 @@ interface ResearchMapper {
 
   /** What the columns under a header held. */
   record KnownHeader(List<String> columns) {}
+
+  /** A header that a file was imported with. */
+  record HeaderNames(List<String> names) {}
+
+  List<HeaderNames> headerNames(@Param("siteId") long siteId);
+
+  default List<List<String>> headers(long siteId) {
+    return headerNames(siteId).stream().map(HeaderNames::names).toList();
+  }
 
   Optional<KnownHeader> findHeader(
       @Param("siteId") long siteId, @Param("header") List<String> header);
@@ -148,6 +174,14 @@ interface ResearchMapper {
   long countImports(@Param("siteId") long siteId);
 
   List<ProblemRow> problems(@Param("importId") long importId, @Param("limit") int limit);
+
+  List<ProblemTotal> problemTotals(@Param("importId") long importId);
+
+  void eachProblem(@Param("importId") long importId, ResultHandler<ProblemRow> each);
+
+  List<String> ownPages(@Param("siteId") long siteId, @Param("importId") long importId);
+
+  int countOwn(@Param("siteId") long siteId, @Param("importId") long importId);
 
   List<StoredKeyword> keywords(@Param("siteId") long siteId);
 
@@ -247,6 +281,8 @@ interface ResearchMapper {
       int groups,
       int keywords,
       long searches,
+      long searchesLow,
+      long searchesHigh,
       boolean atLeast,
       @Nullable Double difficulty,
       long live,

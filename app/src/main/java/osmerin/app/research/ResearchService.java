@@ -26,6 +26,7 @@ import osmerin.core.group.Cohesion.Fit;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.SharedEvidence;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.Volume;
 import osmerin.core.worth.SiteReach;
 import osmerin.core.worth.Worth;
 
@@ -82,13 +83,17 @@ public class ResearchService {
       TopicRow topic,
       int groups,
       int keywords,
-      long searches,
+      Volume volume,
       boolean atLeast,
       @Nullable Double difficulty,
       long live,
       long inWork) {
+    public long searches() {
+      return volume.searches();
+    }
+
     public long open() {
-      return searches - live - inWork;
+      return searches() - live - inWork;
     }
   }
 
@@ -249,7 +254,7 @@ public class ResearchService {
     return new TopicPage(
         summary(
             topic,
-            sums(context, id).getOrDefault(id, new TopicSum(id, 0, 0, 0, false, null, 0, 0))),
+            sums(context, id).getOrDefault(id, new TopicSum(id, 0, 0, 0, 0, 0, false, null, 0, 0))),
         groups.stream().sorted(order.comparator()).toList(),
         groups.stream()
             .filter(Group::isOpen)
@@ -401,7 +406,7 @@ public class ResearchService {
         topic,
         sum.groups(),
         sum.keywords(),
-        sum.searches(),
+        new Volume(sum.searches(), sum.searchesLow(), sum.searchesHigh()),
         sum.atLeast(),
         sum.difficulty(),
         sum.live(),

@@ -301,11 +301,12 @@ class InventoryTest extends ApplicationTest {
     assertThat(calibration.outcomes()).isEqualTo(40);
     // Everything up to a difficulty of 58 reached page one, nothing above.
     assertThat(calibration.fitted().strength()).isBetween(45.0, 70.0);
-    double before = reach.get(site).worth(new Demand(100L, false, 50.0)).chance();
+    double before = reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance();
     reach.useFitted(site, true);
-    assertThat(reach.get(site).worth(new Demand(100L, false, 50.0)).chance()).isGreaterThan(before);
+    assertThat(reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance())
+        .isGreaterThan(before);
     undo.undoLatest(site);
-    assertThat(reach.get(site).worth(new Demand(100L, false, 50.0)).chance()).isEqualTo(before);
+    assertThat(reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance()).isEqualTo(before);
   }
 
   @Test

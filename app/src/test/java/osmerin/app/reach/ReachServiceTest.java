@@ -41,7 +41,7 @@ class ReachServiceTest extends ApplicationTest {
 
   @Test
   void whatIsSetWeighsEveryGroupAndIsTakenBack() {
-    Demand demand = new Demand(1_000L, false, 40.0);
+    Demand demand = Demand.exactly(1_000L, false, 40.0);
     Double before = reach.get(site).worth(demand).yield();
     reach.set(site, settings(60, "1.50"), 0);
     assertThat(reach.get(site).worth(demand).yield()).isGreaterThan(before);

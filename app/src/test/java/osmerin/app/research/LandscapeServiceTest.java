@@ -18,6 +18,7 @@ import osmerin.app.research.ResearchService.TopicSummary;
 import osmerin.core.article.Stage;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.keyword.Volume;
 import osmerin.core.worth.SiteReach;
 
 class LandscapeServiceTest {
@@ -93,7 +94,14 @@ class LandscapeServiceTest {
 
   private static TopicSummary topic(String name, long searches, long live, long inWork) {
     return new TopicSummary(
-        new TopicRow(1, name, null, null, null), 3, 12, searches, false, 20.0, live, inWork);
+        new TopicRow(1, name, null, null, null),
+        3,
+        12,
+        Volume.exactly(searches),
+        false,
+        20.0,
+        live,
+        inWork);
   }
 
   private static Group group(long id, Long searches, Double difficulty, Boolean... live) {
@@ -104,6 +112,8 @@ class LandscapeServiceTest {
             "Eels",
             "g" + id,
             3,
+            searches,
+            searches,
             searches,
             false,
             difficulty,

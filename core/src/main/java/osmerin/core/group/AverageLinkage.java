@@ -8,20 +8,20 @@ import java.util.Map;
 import java.util.stream.IntStream;
 
 /**
- * Average linkage: of all clusters that hand edits allow to be one, the two of highest mean likeness
- * become one, until no mean reaches the least. Ties fall to the pair with the first unit.
+ * Average linkage: of all clusters that hand edits allow to be one, the two of highest mean
+ * likeness become one, until no mean reaches the least. Ties fall to the pair with the first unit.
  *
  * <p>It is done by nearest-neighbour chains (F. Murtagh, "A survey of recent advances in
- * hierarchical clustering algorithms", The Computer Journal 26, 1983): two clusters that are nearest
- * to each other are joined, wherever they are met. That gives what joining the nearest of all gives,
- * because a joined cluster is never nearer to a third than its nearer part was; forbidden pairs
- * and ties by the first unit keep that so.
+ * hierarchical clustering algorithms", The Computer Journal 26, 1983): two clusters that are
+ * nearest to each other are joined, wherever they are met. That gives what joining the nearest of
+ * all gives, because a joined cluster is never nearer to a third than its nearer part was;
+ * forbidden pairs and ties by the first unit keep that so.
  *
  * <p>Three short cuts save work and change nothing. Clusters are compared only when they have one
  * of their {@linkplain PageIndex#telling telling} pages in common, since a mean that reaches the
  * least needs a pair that does. Units of the same common pages and the same mass, which are as near
- * to each other as either is to anything, start as one. And a cluster that has grown takes in all at
- * once what is bound to become one with it ({@link Gathering}).
+ * to each other as either is to anything, start as one. And a cluster that has grown takes in all
+ * at once what is bound to become one with it ({@link Gathering}).
  */
 final class AverageLinkage {
   /** A cluster of so many units looks for what it can take in at once, and at each doubling. */
@@ -79,8 +79,8 @@ final class AverageLinkage {
   }
 
   /**
-   * Puts the units into one cluster from the start; it is never joined with another such one.
-   * Units without pages go along and count for nothing.
+   * Puts the units into one cluster from the start; it is never joined with another such one. Units
+   * without pages go along and count for nothing.
    *
    * @param alone whether it is joined with none at all
    */
@@ -187,8 +187,7 @@ final class AverageLinkage {
     int[][] members = Numbered.turned(clusterOf, parent.length);
     int[][] pagesOf = new int[parent.length][];
     for (int cluster = 0; cluster < parent.length; cluster++) {
-      int[] units =
-          Arrays.stream(members[cluster]).filter(u -> index.mass(u) > 0).toArray();
+      int[] units = Arrays.stream(members[cluster]).filter(u -> index.mass(u) > 0).toArray();
       boolean takesPart = units.length > 0 && !locked[cluster];
       for (int i = 0; i < members[cluster].length; i++) {
         boolean end = i + 1 == members[cluster].length;

@@ -7,12 +7,12 @@ import java.util.stream.IntStream;
 /**
  * Finds clusters that are bound to become one with a grown one, so that it takes them in at once.
  *
- * <p>Let all units concerned have much of a <em>core</em> of pages. Two that have core weights x and
- * y of the whole core c share at least x + y − c, so they are at least so much alike. Outside they
- * are at most as much alike to anything as the pages allow that rank there too. When the first is
- * more than the second, every part of the whole is nearer to every other than to anything outside:
- * average linkage makes them one before any of them is joined with something else, whatever the
- * order.
+ * <p>Let all units concerned have much of a <em>core</em> of pages. Two that have core weights x
+ * and y of the whole core c share at least x + y − c, so they are at least so much alike. Outside
+ * they are at most as much alike to anything as the pages allow that rank there too. When the first
+ * is more than the second, every part of the whole is nearer to every other than to anything
+ * outside: average linkage makes them one before any of them is joined with something else,
+ * whatever the order.
  */
 final class Gathering {
   /** Differences in the last places of a sum decide nothing. */

@@ -188,8 +188,7 @@ public final class Grouping {
         locked[unit] = units.get(unit).isLocked();
       }
       List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
-      int[] settled =
-          new Settling(index, settings.least(), stemsOf, held, locked).settle(groupOf);
+      int[] settled = new Settling(index, settings.least(), stemsOf, held, locked).settle(groupOf);
       joinByWords(settled);
       return settled;
     }
@@ -210,7 +209,10 @@ public final class Grouping {
               unit -> {
                 int self = groupOf[unit];
                 groupOf[unit] =
-                    words.nearest(unit).stream().map(near -> groupOf[near]).findFirst().orElse(self);
+                    words.nearest(unit).stream()
+                        .map(near -> groupOf[near])
+                        .findFirst()
+                        .orElse(self);
                 words.add(unit);
               });
     }

@@ -29,8 +29,7 @@ final class PageSums {
   /** Of the entries of its page behind an entry: Σ 10 over the mass of each unit. */
   private final double[] behind;
 
-  private PageSums(
-      PageIndex index, int units, int[] page, int[] start, int[] mass, int[] count) {
+  private PageSums(PageIndex index, int units, int[] page, int[] start, int[] mass, int[] count) {
     this.index = index;
     this.units = units;
     this.page = page;

@@ -49,7 +49,8 @@ final class Primaries {
         if (seen[primary] != asked) {
           seen[primary] = asked;
           int shared = index.shared(unit, primary);
-          boolean first = shared > most || shared == most && best >= 0 && turn[primary] < turn[best];
+          boolean first =
+              shared > most || shared == most && best >= 0 && turn[primary] < turn[best];
           if (first && index.likeness(unit, primary) >= least) {
             best = primary;
             most = shared;

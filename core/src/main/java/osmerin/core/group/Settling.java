@@ -140,8 +140,7 @@ final class Settling {
           group,
           g ->
               PageSums.of(
-                  index,
-                  Arrays.stream(members[g]).filter(u -> index.mass(u) > 0).toArray()));
+                  index, Arrays.stream(members[g]).filter(u -> index.mass(u) > 0).toArray()));
     }
 
     /**

@@ -80,7 +80,8 @@ final class WordIndex {
         if (seen[other] != stamp) {
           seen[other] = stamp;
           double likeness = likeness(unit, other);
-          boolean first = likeness > most || (likeness == most && best >= 0 && turn[other] < turn[best]);
+          boolean first =
+              likeness > most || (likeness == most && best >= 0 && turn[other] < turn[best]);
           if (first && !intentOf.get(unit).isOpposite(intentOf.get(other))) {
             best = other;
             most = likeness;

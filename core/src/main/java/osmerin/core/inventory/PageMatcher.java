@@ -77,16 +77,26 @@ public final class PageMatcher {
    */
   public void keyword(String group, long searches, List<PageAddress> pages) {
     for (int i = 0; i < pages.size(); i++) {
-      Page page = byAddress.get(pages.get(i));
-      if (page != null) {
-        Tally tally =
-            ranking
-                .computeIfAbsent(page.key(), k -> new TreeMap<>())
-                .computeIfAbsent(group, g -> new Tally());
-        tally.weight += (1 + searches) * ClickCurve.SHIPPED.share(Math.min(10, i + 1));
-        tally.keywords++;
-        tally.best = Math.min(tally.best, i + 1);
-      }
+      ranks(group, searches, pages.get(i), i + 1);
+    }
+  }
+
+  /**
+   * Takes a page that ranks for a keyword of a group; one that is not to be matched is passed over.
+   *
+   * @param searches a month, 0 when unknown
+   * @param position from 1
+   */
+  public void ranks(String group, long searches, PageAddress address, int position) {
+    Page page = byAddress.get(address);
+    if (page != null) {
+      Tally tally =
+          ranking
+              .computeIfAbsent(page.key(), k -> new TreeMap<>())
+              .computeIfAbsent(group, g -> new Tally());
+      tally.weight += (1 + searches) * ClickCurve.SHIPPED.share(Math.min(10, position));
+      tally.keywords++;
+      tally.best = Math.min(tally.best, position);
     }
   }
 

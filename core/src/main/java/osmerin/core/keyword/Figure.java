@@ -17,22 +17,58 @@ public sealed interface Figure {
   /** The tool does not know. */
   record Unknown() implements Figure {}
 
-  /** Not a number; {@code reason} says what was found, in a sentence without the cell's place. */
+  /** Not a number; {@code reason} says why, as the end of a sentence. */
   record Unreadable(String reason) implements Figure {}
 
-  /** Cells with which tools say that they have no figure. */
+  /** Cells with which tools say that they have no figure, without points, spaces and slashes. */
   Set<String> NO_FIGURE =
-      Set.of("", "-", "--", "–", "—", "n/a", "na", "n.a.", "none", "null", "nan", "?", "unknown");
+      Set.of(
+          "",
+          "-",
+          "--",
+          "–",
+          "—",
+          "na",
+          "#na",
+          "none",
+          "null",
+          "nan",
+          "?",
+          "unknown",
+          "nodata",
+          "notavailable",
+          "ka",
+          "nv",
+          "keineangabe",
+          "unbekannt",
+          "nd",
+          "nc",
+          "inconnu",
+          "sd",
+          "sindatos",
+          "desconocido",
+          "ndisp",
+          "semdados",
+          "desconhecido",
+          "sconosciuto",
+          "nvt",
+          "nb",
+          "onbekend");
 
-  Pattern RANGE = Pattern.compile("(.*\\d[^\\d]*?)\\s*(?:-|–|—|\\bto\\b)\\s*([^\\d]*\\d.*)");
+  Pattern NOT_SAID = Pattern.compile("[\\s\\p{Z}./]+");
+
+  Pattern RANGE =
+      Pattern.compile(
+          "(.*\\d[^\\d]*?)\\s*(?:-|–|—|\\bto\\b|\\bbis\\b|\\btot\\b|\\baté\\b|\\bà\\b|\\ba\\b)\\s*([^\\d]*\\d.*)");
   Pattern NUMBER = Pattern.compile("(\\d[\\d.,]*)([km]?)");
   Pattern SPACES_AND_MARKS = Pattern.compile("[\\s\\p{Z}'’_]+");
-  Pattern MONEY = Pattern.compile("^\\p{Sc}|\\p{Sc}$|^(usd|eur|gbp)|(usd|eur|gbp)$|%$");
+  Pattern MONEY =
+      Pattern.compile("^\\p{L}{0,3}\\p{Sc}|\\p{Sc}$|^(usd|eur|gbp|chf)|(usd|eur|gbp|chf)$|%$");
 
   /** Reads one cell. */
   static Figure read(String cell, NumberPattern pattern) {
     String text = cell.strip().toLowerCase(Locale.ROOT);
-    if (NO_FIGURE.contains(text)) {
+    if (saysNothing(text)) {
       return new Unknown();
     }
     if (text.startsWith("<")) {
@@ -40,17 +76,23 @@ public sealed interface Figure {
     }
     Matcher range = RANGE.matcher(text);
     if (range.matches()) {
-      return between(single(range.group(1), pattern), single(range.group(2), pattern), cell);
+      return between(single(range.group(1), pattern), single(range.group(2), pattern));
     }
     String open = text.startsWith(">") ? text.substring(1) : text;
     return single(open.endsWith("+") ? open.substring(0, open.length() - 1) : open, pattern);
+  }
+
+  /** Whether a cell says that there is no figure: "–", "n/a", "k. A." and the like. */
+  static boolean saysNothing(String cell) {
+    return cell.length() < 20
+        && NO_FIGURE.contains(NOT_SAID.matcher(cell.toLowerCase(Locale.ROOT)).replaceAll(""));
   }
 
   private static Figure below(Figure bound) {
     return bound instanceof Known k ? new Known(k.value() / 2, 0, k.value()) : bound;
   }
 
-  private static Figure between(Figure low, Figure high, String cell) {
+  private static Figure between(Figure low, Figure high) {
     if (!(low instanceof Known l)) {
       return low;
     }
@@ -58,7 +100,7 @@ public sealed interface Figure {
       return high;
     }
     if (l.value() > h.value()) {
-      return new Unreadable("the range “" + cell.strip() + "” runs backwards");
+      return new Unreadable("is a range that ends below its start");
     }
     // A range that begins at nothing has no geometric mean; half its end stands for it.
     double mean = l.value() == 0 ? h.value() / 2 : Math.sqrt(l.value() * h.value());
@@ -69,18 +111,18 @@ public sealed interface Figure {
     String bare = SPACES_AND_MARKS.matcher(text).replaceAll("");
     bare = MONEY.matcher(bare).replaceAll("");
     if (bare.startsWith("-") && NUMBER.matcher(bare.substring(1)).matches()) {
-      return new Unreadable("“" + text.strip() + "” is below zero");
+      return new Unreadable("is below zero");
     }
     Matcher number = NUMBER.matcher(bare);
     if (!number.matches()) {
-      return new Unreadable("“" + text.strip() + "” is not a number");
+      return new Unreadable("is not a number");
     }
     String digits = plain(number.group(1), !number.group(2).isEmpty(), pattern);
     try {
       double value = Double.parseDouble(digits) * factor(number.group(2));
       return new Known(value, value, value);
     } catch (NumberFormatException e) {
-      return new Unreadable("“" + text.strip() + "” is not a number");
+      return new Unreadable("is not a number");
     }
   }
 

@@ -34,9 +34,9 @@ public final class Variants {
    *
    * @param known the known figures of the variants, not empty
    */
-  public static long searches(Collection<Long> known) {
-    long first = known.iterator().next();
-    boolean oneFigure = first > 0 && known.stream().allMatch(v -> v == first);
-    return oneFigure ? first : known.stream().mapToLong(Long::longValue).sum();
+  public static Volume volume(Collection<Volume> known) {
+    Volume first = known.iterator().next();
+    boolean oneFigure = first.searches() > 0 && known.stream().allMatch(first::equals);
+    return oneFigure ? first : known.stream().reduce(Volume::plus).orElseThrow();
   }
 }

@@ -16,6 +16,16 @@ public record Volume(long searches, long low, long high) {
     }
   }
 
+  /** Whether the tools gave a range. */
+  public boolean isRange() {
+    return low != high;
+  }
+
+  /** Both together: of ranges the sums of the lower and of the upper ends. */
+  public Volume plus(Volume other) {
+    return new Volume(searches + other.searches, low + other.low, high + other.high);
+  }
+
   /** An exact figure. */
   public static Volume exactly(long searches) {
     return new Volume(searches, searches, searches);

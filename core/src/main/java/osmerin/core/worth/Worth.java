@@ -1,7 +1,9 @@
 package osmerin.core.worth;
 
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Demand;
+import osmerin.core.keyword.Volume;
 
 /**
  * What an article that answers a group is worth, with every part of the sum. What is not known
@@ -71,6 +73,32 @@ public record Worth(
             : chance * demand.searches() * share;
     Double yield = visits == null ? null : MONTHS * visits / hours;
     return new Worth(demand, chance, position, share, visits, weeks, hours, yield);
+  }
+
+  /** The visits a month at both ends of the searches; null when the visits are unknown. */
+  public @Nullable Span visitsSpan() {
+    return span(1);
+  }
+
+  /** The yield at both ends of the searches; null when the yield is unknown. */
+  public @Nullable Span yieldSpan() {
+    return span(MONTHS / hours);
+  }
+
+  private @Nullable Span span(double times) {
+    if (visits == null) {
+      return null;
+    }
+    double each = Objects.requireNonNull(chance) * Objects.requireNonNull(clickShare) * times;
+    Volume volume = Objects.requireNonNull(demand.volume());
+    return new Span(each * volume.low(), each * volume.high());
+  }
+
+  /** A figure that follows from a range: its lower and its upper end, equal when it is exact. */
+  public record Span(double low, double high) {
+    public boolean isRange() {
+      return low != high;
+    }
   }
 
   /**

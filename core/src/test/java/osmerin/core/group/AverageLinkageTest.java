@@ -54,9 +54,7 @@ class AverageLinkageTest {
   void anyNumberOfUnitsThatShareMostPagesIsOneCluster(int units) {
     AverageLinkage alike =
         new AverageLinkage(
-            ranges(
-                units,
-                i -> IntStream.concat(IntStream.range(0, 9), IntStream.of(100 + i))),
+            ranges(units, i -> IntStream.concat(IntStream.range(0, 9), IntStream.of(100 + i))),
             LEAST);
     alike.join();
     assertThat(partition(units, alike)).hasSize(1);
@@ -84,8 +82,7 @@ class AverageLinkageTest {
     return ranges(units, i -> random.ints(random.nextInt(most + 1), 0, pages).distinct());
   }
 
-  private static PageIndex ranges(
-      int units, java.util.function.IntFunction<IntStream> pagesOf) {
+  private static PageIndex ranges(int units, java.util.function.IntFunction<IntStream> pagesOf) {
     return new PageIndex(
         IntStream.range(0, units)
             .mapToObj(

@@ -37,8 +37,7 @@ class GroupPartsTest {
                         .toList())
             .toList();
     PageIndex index = new PageIndex(pages);
-    List<Integer> weights =
-        IntStream.of(index.pages(0)).mapToObj(index::weight).toList();
+    List<Integer> weights = IntStream.of(index.pages(0)).mapToObj(index::weight).toList();
     assertThat(weights).hasSize(4).isSortedAccordingTo(Comparator.reverseOrder());
     assertThat(weights.get(0)).isEqualTo(PageIndex.WHOLE);
     assertThat(weights.get(3)).isBetween(15, 20);
@@ -82,8 +81,7 @@ class GroupPartsTest {
             .orElseThrow();
     double across =
         IntStream.range(0, 20)
-            .mapToDouble(
-                a -> IntStream.range(20, 60).mapToDouble(b -> index.likeness(a, b)).sum())
+            .mapToDouble(a -> IntStream.range(20, 60).mapToDouble(b -> index.likeness(a, b)).sum())
             .sum();
     assertThat(left.mean(right)).isCloseTo(across / 800, within(1e-9));
     assertThat(right.mean(left)).isCloseTo(across / 800, within(1e-9));

@@ -25,6 +25,7 @@ class FigureTest {
         "1K–10K | 3162.2777 | 1000 | 10000",
         "100 - 1,000 | 316.2278 | 100 | 1000",
         "10 to 100 | 31.6228 | 10 | 100",
+        "10 bis 100 | 31.6228 | 10 | 100",
         "0-10 | 5 | 0 | 10",
         "< 10 | 5 | 0 | 10",
         "100K+ | 100000 | 100000 | 100000",
@@ -44,7 +45,10 @@ class FigureTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", " ", "-", "–", "n/a", "N/A", "null", "?"})
+  @ValueSource(
+      strings = {
+        "", " ", "-", "–", "n/a", "N/A", "null", "?", "k. A.", "n/v", "n.d.", "s/d", "n.v.t."
+      })
   void noFigureIsUnknownAndNotZero(String cell) {
     assertThat(Figure.read(cell, NumberPattern.UNDECIDED)).isEqualTo(new Figure.Unknown());
   }
@@ -54,7 +58,7 @@ class FigureTest {
   void whatIsNoNumberSaysSo(String cell) {
     Figure figure = Figure.read(cell, NumberPattern.DECIMAL_POINT);
     assertThat(figure).isInstanceOf(Figure.Unreadable.class);
-    assertThat(((Figure.Unreadable) figure).reason()).contains("“");
+    assertThat(((Figure.Unreadable) figure).reason()).startsWith("is ");
   }
 
   @Test

@@ -41,9 +41,12 @@ class KeywordTest {
 
   @Test
   void oneFigureForAllVariantsCountsOnce() {
-    assertThat(Variants.searches(List.of(90L, 90L, 90L))).isEqualTo(90);
-    assertThat(Variants.searches(List.of(90L, 70L))).isEqualTo(160);
-    assertThat(Variants.searches(List.of(0L, 0L))).isZero();
+    Volume ninety = Volume.exactly(90);
+    Volume range = new Volume(32, 10, 100);
+    assertThat(Variants.volume(List.of(ninety, ninety, ninety))).isEqualTo(ninety);
+    assertThat(Variants.volume(List.of(ninety, Volume.exactly(70)))).isEqualTo(Volume.exactly(160));
+    assertThat(Variants.volume(List.of(range, ninety))).isEqualTo(new Volume(122, 100, 190));
+    assertThat(Variants.volume(List.of(Volume.exactly(0), Volume.exactly(0))).searches()).isZero();
   }
 
   private static List<PageAddress> pages() {

@@ -113,6 +113,6 @@ class WorthTest {
   }
 
   private static Demand demand(@Nullable Long searches, @Nullable Double difficulty) {
-    return new Demand(searches, false, difficulty);
+    return Demand.exactly(searches, false, difficulty);
   }
 }

@@ -10,6 +10,10 @@ public enum Column {
   RANKING_PAGES("Ranking pages"),
   /** Of the one ranking page of the row: the file has a row for each page. */
   POSITION("Position of the page"),
+  /** Where the site's own page stands for the keyword. */
+  OWN_POSITION("Own position"),
+  /** The site's own page that ranks for the keyword. */
+  OWN_PAGE("Own page"),
   /** Nothing we read. */
   OTHER("not read");
 
@@ -17,6 +21,11 @@ public enum Column {
 
   Column(String label) {
     this.label = label;
+  }
+
+  /** Whether it is about one page, and means nothing unless its values do. */
+  boolean isOfAPage() {
+    return this == POSITION || this == OWN_POSITION || this == OWN_PAGE || this == RANKING_PAGES;
   }
 
   /** The name people see. */

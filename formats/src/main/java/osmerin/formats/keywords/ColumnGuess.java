@@ -1,28 +1,22 @@
 package osmerin.formats.keywords;
 
-import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import osmerin.core.keyword.Figure;
-import osmerin.core.keyword.NumberPattern;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import osmerin.core.keyword.PageAddress;
 import osmerin.formats.table.Row;
 import osmerin.formats.table.Source;
 
 /**
  * Guesses from the first rows which of them is the header and which column is which: by the
- * header's words, by what stands below, or both.
+ * header's words where the values bear them out, and by the values where it says nothing.
  */
 final class ColumnGuess {
-  /** Titles above the header are looked for in so many rows. */
-  private static final int ROWS_WITH_TITLES = 10;
-
-  /** A page beyond this place is on no list. */
-  private static final int LAST_POSITION = 100;
-
   private final List<Row> rows;
 
   /**
@@ -38,125 +32,257 @@ final class ColumnGuess {
 
   FileReading reading(Source source, int headerRow) {
     List<Row> below = rows.subList(Math.min(headerRow, rows.size()), rows.size());
-    List<Column> columns =
-        headerRow > 0 && headerRow <= rows.size()
-            ? fromHeader(rows.get(headerRow - 1), below)
-            : fromContent(below);
-    return new FileReading(source, headerRow, columns);
+    boolean named = headerRow > 0 && headerRow <= rows.size();
+    List<String> names = named ? rows.get(headerRow - 1).fields() : List.of();
+    int width = below.stream().mapToInt(row -> row.fields().size()).max().orElse(0);
+    int columns = Math.max(width, names.size());
+    return new FileReading(source, headerRow, new Columns(names, below, columns).guessed());
   }
 
-  /** The row that names a keyword column, else the first if it can be a header, else none. */
+  /** The row that names most columns, a keyword among them; else the first that can; else none. */
   private int headerRow() {
-    for (int i = 0; i < Math.min(ROWS_WITH_TITLES, rows.size()); i++) {
-      if (rows.get(i).fields().stream().anyMatch(f -> HeaderWords.column(f) == Column.KEYWORD)) {
-        return i + 1;
+    int most = 0;
+    int best = 0;
+    int looked = Math.min(KeywordFile.ROWS_WITH_HEADER, rows.size());
+    for (int i = 0; i < looked; i++) {
+      int named = named(rows.get(i));
+      if (named > most && !isTitle(i)) {
+        most = named;
+        best = i + 1;
       }
     }
-    return canBeHeader(rows.get(0)) ? 1 : 0;
+    return best > 0 ? best : unnamedHeader();
   }
 
-  /** Two names of ours, or several names without any figure or address among them. */
+  /** How many columns a row names; 0 when there is no keyword among them. */
+  private static int named(Row row) {
+    List<Column> columns = row.fields().stream().map(HeaderWords::column).toList();
+    boolean hasValues = row.fields().stream().anyMatch(f -> Cells.isFigure(f) && !isPlace(f));
+    boolean names = columns.contains(Column.KEYWORD) && !hasValues;
+    return names ? (int) columns.stream().filter(c -> c != Column.OTHER).count() : 0;
+  }
+
+  /** A bare number names a column of ranking pages. */
+  private static boolean isPlace(String field) {
+    return HeaderWords.column(field) == Column.RANKING_PAGES;
+  }
+
+  /** A row of one cell above rows that are wider for the most part. */
+  private boolean isTitle(int at) {
+    List<Row> below = rows.subList(at + 1, rows.size());
+    long wider = below.stream().filter(row -> filled(row) > 1).count();
+    return filled(rows.get(at)) < 2 && wider * 3 > below.size();
+  }
+
+  private static long filled(Row row) {
+    return row.fields().stream().filter(field -> !field.isBlank()).count();
+  }
+
+  /** The first row of more than one name and no value, when there are values below it. */
+  private int unnamedHeader() {
+    for (int i = 0; i < Math.min(KeywordFile.ROWS_WITH_HEADER, rows.size()); i++) {
+      if (!isTitle(i)) {
+        return canBeHeader(rows.get(i)) ? i + 1 : i;
+      }
+    }
+    return 0;
+  }
+
   private static boolean canBeHeader(Row row) {
-    long known = row.fields().stream().filter(f -> HeaderWords.column(f) != Column.OTHER).count();
-    boolean onlyNames = row.fields().stream().noneMatch(f -> isFigure(f) || isPages(f));
-    return onlyNames && (known > 0 || row.fields().size() > 1);
+    return filled(row) > 1
+        && row.fields().stream().noneMatch(f -> Cells.isFigure(f) || Cells.isPages(f));
   }
 
-  /** One column for each field; none twice but ranking pages and {@link Column#OTHER}. */
-  private static List<Column> fromHeader(Row header, List<Row> below) {
-    List<Column> columns = new ArrayList<>();
-    Set<Column> taken = EnumSet.noneOf(Column.class);
-    for (int i = 0; i < header.fields().size(); i++) {
-      Column column = HeaderWords.column(header.field(i));
-      if (column == Column.RANKING_PAGES) {
-        columns.add(areMostlyFigures(cells(below, i)) ? Column.OTHER : column);
+  /** The columns under one header, while they are guessed. */
+  private static final class Columns {
+    private final List<String> names;
+    private final List<List<String>> cells;
+    private final Column[] columns;
+
+    Columns(List<String> names, List<Row> below, int count) {
+      this.names = names;
+      cells =
+          IntStream.range(0, count)
+              .mapToObj(
+                  place ->
+                      below.stream()
+                          .map(row -> row.field(place))
+                          .filter(cell -> !cell.isBlank())
+                          .toList())
+              .toList();
+      columns = new Column[count];
+      Arrays.fill(columns, Column.OTHER);
+    }
+
+    List<Column> guessed() {
+      byNames();
+      byValues();
+      ownOrRanking();
+      return List.of(columns);
+    }
+
+    private String name(int place) {
+      return place < names.size() ? names.get(place) : "";
+    }
+
+    /**
+     * No column twice but ranking pages: of several the one whose values bear its name out, then
+     * the one of the plainest name, then the first.
+     */
+    private void byNames() {
+      for (Column column : EnumSet.complementOf(EnumSet.of(Column.OTHER))) {
+        List<Integer> named =
+            IntStream.range(0, columns.length)
+                .filter(i -> HeaderWords.column(name(i)) == column)
+                .boxed()
+                .toList();
+        if (column == Column.RANKING_PAGES) {
+          named.stream().filter(this::holdsPages).forEach(i -> columns[i] = column);
+        } else {
+          named.stream()
+              .filter(i -> holds(i, column) || !column.isOfAPage())
+              .min(
+                  Comparator.<Integer, Boolean>comparing(i -> !holds(i, column))
+                      .thenComparingInt(i -> name(i).strip().split("\\s+").length))
+              .ifPresent(i -> columns[i] = column);
+        }
+      }
+    }
+
+    private boolean holds(int place, Column column) {
+      return cells.get(place).isEmpty() || Cells.mayHold(column, cells.get(place));
+    }
+
+    private boolean holdsPages(int place) {
+      return holds(place, Column.RANKING_PAGES)
+          || HeaderWords.namesAddresses(name(place)) && !Cells.areFigures(cells.get(place));
+    }
+
+    private boolean has(Column column) {
+      return Arrays.asList(columns).contains(column);
+    }
+
+    /** Columns whose names say nothing. */
+    private List<Integer> open() {
+      return IntStream.range(0, columns.length)
+          .filter(i -> columns[i] == Column.OTHER && !cells.get(i).isEmpty())
+          .filter(i -> isLong() || !Cells.areRowNumbers(cells.get(i)))
+          .filter(i -> HeaderWords.column(name(i)) == Column.OTHER)
+          .filter(i -> !HeaderWords.namesSomethingElse(name(i)) || isWeak(i))
+          .boxed()
+          .toList();
+    }
+
+    private boolean isWeak(int place) {
+      return HeaderWords.mayBeDifficulty(name(place));
+    }
+
+    private void byValues() {
+      if (!has(Column.KEYWORD)) {
+        keywordByValues();
+      }
+      for (int i : open()) {
+        if (!isWeak(i) && Cells.areAll(cells.get(i), Cells::isPages)) {
+          columns[i] = Column.RANKING_PAGES;
+        } else if (!isWeak(i) && !has(Column.INTENT) && Cells.areIntents(cells.get(i))) {
+          columns[i] = Column.INTENT;
+        }
+      }
+      if (isLong() && !has(Column.POSITION)) {
+        take(Column.POSITION, Cells::arePositions);
+      }
+      take(Column.COST_PER_CLICK, Cells::arePrices);
+      volumeByValues();
+      take(Column.DIFFICULTY, Cells::areUpTo100);
+    }
+
+    private void take(Column column, Predicate<List<String>> fits) {
+      if (!has(column)) {
+        open().stream()
+            .filter(i -> column == Column.DIFFICULTY || !isWeak(i))
+            .filter(i -> fits.test(cells.get(i)))
+            .findFirst()
+            .ifPresent(i -> columns[i] = column);
+      }
+    }
+
+    /** Of whole numbers those that go highest. */
+    private void volumeByValues() {
+      if (!has(Column.VOLUME)) {
+        open().stream()
+            .filter(i -> !isWeak(i) && Cells.areWhole(cells.get(i)))
+            .max(
+                Comparator.<Integer>comparingDouble(i -> Cells.largest(cells.get(i)))
+                    .thenComparing(Comparator.reverseOrder()))
+            .ifPresent(i -> columns[i] = Column.VOLUME);
+      }
+    }
+
+    /** The first column of phrases. */
+    private void keywordByValues() {
+      open().stream()
+          .filter(i -> Cells.arePhrases(cells.get(i)))
+          .findFirst()
+          .ifPresent(i -> columns[i] = Column.KEYWORD);
+    }
+
+    /** Whether the keywords repeat, since each has a row for each of its pages. */
+    private boolean isLong() {
+      int keyword = Arrays.asList(columns).indexOf(Column.KEYWORD);
+      if (keyword < 0 || cells.get(keyword).size() < 2) {
+        return false;
+      }
+      List<String> phrases = cells.get(keyword);
+      return new HashSet<>(phrases).size() * 3 <= phrases.size() * 2;
+    }
+
+    /**
+     * A page and a position beside each keyword are the site's own when all pages are of one site
+     * or ranking pages stand in other columns; in a file with a row for each page they are the
+     * ranking ones.
+     */
+    private void ownOrRanking() {
+      if (isLong()) {
+        columns(Column.OWN_POSITION).forEach(i -> columns[i] = Column.POSITION);
+        if (columns(Column.RANKING_PAGES).isEmpty()) {
+          columns(Column.OWN_PAGE).forEach(i -> columns[i] = Column.RANKING_PAGES);
+        }
       } else {
-        columns.add(column != Column.OTHER && taken.add(column) ? column : Column.OTHER);
+        if (!has(Column.OWN_PAGE)) {
+          columns(Column.RANKING_PAGES).stream()
+              .filter(i -> HeaderWords.mayBeOwn(name(i)) && isOfOneSite(cells.get(i)))
+              .findFirst()
+              .ifPresent(i -> columns[i] = Column.OWN_PAGE);
+        }
+        boolean ofOnePage = columns(Column.RANKING_PAGES).size() == 1 && !has(Column.OWN_PAGE);
+        if (!ofOnePage && !has(Column.OWN_POSITION)) {
+          columns(Column.POSITION).stream()
+              .filter(i -> !Cells.areRowNumbers(cells.get(i)))
+              .forEach(i -> columns[i] = Column.OWN_POSITION);
+        }
+      }
+      if (columns(Column.RANKING_PAGES).size() != 1) {
+        columns(Column.POSITION).forEach(i -> columns[i] = Column.OTHER);
       }
     }
-    return withoutLonePosition(columns);
-  }
 
-  /** A position says something only of one ranking page beside it. */
-  private static List<Column> withoutLonePosition(List<Column> columns) {
-    boolean one = columns.stream().filter(c -> c == Column.RANKING_PAGES).count() == 1;
-    if (!one) {
-      columns.replaceAll(c -> c == Column.POSITION ? Column.OTHER : c);
+    private List<Integer> columns(Column column) {
+      return IntStream.range(0, columns.length).filter(i -> columns[i] == column).boxed().toList();
     }
-    return columns;
-  }
 
-  private static boolean areMostlyFigures(List<String> cells) {
-    return cells.stream().filter(ColumnGuess::isFigure).count() * 2 > cells.size();
-  }
-
-  /** For a file without a header. */
-  private static List<Column> fromContent(List<Row> rows) {
-    int width = rows.stream().mapToInt(row -> row.fields().size()).max().orElse(0);
-    Column[] columns = new Column[width];
-    Arrays.fill(columns, Column.OTHER);
-    Set<Column> taken = EnumSet.noneOf(Column.class);
-    boolean oneForEachPage = hasARowForEachPage(rows, width);
-    for (int i = 0; i < width; i++) {
-      Column column = byContent(cells(rows, i), taken, oneForEachPage);
-      if (column == Column.RANKING_PAGES || (column != Column.OTHER && taken.add(column))) {
-        columns[i] = column;
+    private static boolean isOfOneSite(List<String> cells) {
+      Set<String> hosts = new HashSet<>();
+      int pages = 0;
+      for (String cell : cells) {
+        List<String> pieces = PagesCell.pieces(cell);
+        if (Cells.isPages(cell) && pieces.size() == 1) {
+          pages++;
+          hosts.add(PageAddress.of(pieces.get(0)).map(PageAddress::host).orElse(""));
+        } else if (Cells.isPages(cell)) {
+          return false;
+        }
       }
+      return pages > 2 && hosts.size() == 1;
     }
-    return List.of(columns);
-  }
-
-  /** The phrases repeat, since each has a row for each of its pages. */
-  private static boolean hasARowForEachPage(List<Row> rows, int width) {
-    for (int i = 0; i < width; i++) {
-      List<String> cells = cells(rows, i);
-      boolean phrases = cells.stream().noneMatch(c -> isFigure(c) || isPages(c));
-      if (phrases && cells.size() > 1) {
-        return new HashSet<>(cells).size() * 2 <= cells.size();
-      }
-    }
-    return false;
-  }
-
-  private static List<String> cells(List<Row> rows, int place) {
-    return rows.stream().map(row -> row.field(place)).filter(cell -> !cell.isBlank()).toList();
-  }
-
-  private static Column byContent(List<String> cells, Set<Column> taken, boolean oneForEachPage) {
-    if (cells.isEmpty()) {
-      return Column.OTHER;
-    }
-    if (cells.stream().allMatch(ColumnGuess::isPages)) {
-      return Column.RANKING_PAGES;
-    }
-    if (!cells.stream().allMatch(ColumnGuess::isFigure)) {
-      boolean intents = cells.stream().allMatch(c -> IntentCell.read(c).isPresent());
-      return intents && taken.contains(Column.KEYWORD) ? Column.INTENT : Column.KEYWORD;
-    }
-    if (oneForEachPage && cells.stream().allMatch(ColumnGuess::isPosition)) {
-      return Column.POSITION;
-    }
-    if (!taken.contains(Column.VOLUME)) {
-      return Column.VOLUME;
-    }
-    boolean decimals = cells.stream().anyMatch(c -> c.matches(".*\\d[.,]\\d{1,2}|\\p{Sc}.*"));
-    return decimals || taken.contains(Column.DIFFICULTY)
-        ? Column.COST_PER_CLICK
-        : Column.DIFFICULTY;
-  }
-
-  private static boolean isPosition(String cell) {
-    return cell.strip().matches("\\d{1,3}")
-        && Integer.parseInt(cell.strip()) <= LAST_POSITION
-        && Integer.parseInt(cell.strip()) > 0;
-  }
-
-  private static boolean isFigure(String cell) {
-    return Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Known;
-  }
-
-  private static boolean isPages(String cell) {
-    return cell.contains("/")
-        && PagesCell.pieces(cell).stream().anyMatch(p -> PageAddress.of(p).isPresent());
   }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
+import osmerin.core.keyword.Volume;
 import osmerin.core.topic.Topic;
 
 /** Groups as CSV: one row for each keyword, in the order of demand. */
@@ -58,9 +59,16 @@ public final class GroupFile {
         defused(topic),
         group.intent().name().toLowerCase(Locale.ROOT),
         group.funnelStage().name().toLowerCase(Locale.ROOT),
-        number(keyword.volume() == null ? null : keyword.volume().searches()),
+        volume(keyword.volume()),
         number(keyword.difficulty()),
         number(member.sharedWithPrimary()));
+  }
+
+  /** A range as its two ends, so that it is read back as one. */
+  public static String volume(@Nullable Volume volume) {
+    return volume != null && volume.isRange()
+        ? volume.low() + "-" + volume.high()
+        : number(volume == null ? null : volume.searches());
   }
 
   static String number(@Nullable Number number) {

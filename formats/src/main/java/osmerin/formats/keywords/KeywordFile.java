@@ -16,6 +16,9 @@ import osmerin.formats.text.UnreadableFileException.Fault;
 public final class KeywordFile {
   private static final int ROWS_TO_GUESS_FROM = 200;
 
+  /** The header is one of so many first rows. */
+  static final int ROWS_WITH_HEADER = 20;
+
   private final TableFile table;
 
   /**
@@ -44,6 +47,11 @@ public final class KeywordFile {
   /** The columns as they seem to be in a given place or encoding. */
   public FileReading guess(Source source) {
     return new ColumnGuess(rows(source, ROWS_TO_GUESS_FROM)).reading(source);
+  }
+
+  /** The fields of the first rows, one of which may be a header. */
+  public List<List<String>> first(Source source) {
+    return rows(source, ROWS_WITH_HEADER).stream().map(Row::fields).toList();
   }
 
   /** The columns as they seem to be under a given header. */

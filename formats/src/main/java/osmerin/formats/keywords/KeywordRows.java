@@ -11,13 +11,19 @@ import osmerin.core.keyword.PageAddress;
  *
  * @param rows rows below the header, without empty lines
  * @param keywords one for each normal form, in the order of the file
+ * @param own where the site's own pages stand, by the normal form of the keyword
  * @param repeated rows that repeat a keyword of the same file
  * @param problems by line
  */
 public record KeywordRows(
-    int rows, List<Keyword> keywords, int repeated, List<RowProblem> problems) {
+    int rows,
+    List<Keyword> keywords,
+    Map<String, OwnRanking> own,
+    int repeated,
+    List<RowProblem> problems) {
   public KeywordRows {
     keywords = List.copyOf(keywords);
+    own = Map.copyOf(own);
     problems = List.copyOf(problems);
   }
 

@@ -2,11 +2,13 @@ package osmerin.formats.keywords;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.text.NumberFormat;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -25,19 +27,30 @@ import osmerin.formats.table.Row;
 
 /** Turns rows into keywords; one reader for one file. */
 final class RowReader {
-  /** A cell that makes its row unreadable. */
+  /** What makes a row unreadable. */
   private static final class RejectedRow extends Exception {
     private static final long serialVersionUID = 1;
+    private final String value;
 
-    RejectedRow(String reason) {
+    RejectedRow(String reason, String value) {
       super(reason);
+      this.value = value;
     }
   }
 
   private static final double MOST_SEARCHES = 1e12;
+  private static final double MOST_COST = 1e6;
   private static final int SHOWN = 80;
   private static final int ROWS_BETWEEN_TELLING = 2_000;
   private static final Pattern SPACE = Pattern.compile("\\s+");
+
+  /** The line below a table that adds it up: "Total: 589 keywords". */
+  private static final Pattern TOTAL =
+      Pattern.compile(
+          "(?i)(?:grand )?(?:total|totals|totale|totaal|sum|summe|gesamt|somme|suma)"
+              + "(?:\\s*:.*|\\s+[\\d.,]+(?: \\p{L}+)?|)");
+
+  private static final Pattern POSITION = Pattern.compile("\\d{1,4}(?:[.,]\\d+)?");
 
   private final FileReading reading;
   private final NumberColumns numbers;
@@ -52,6 +65,7 @@ final class RowReader {
 
   private final Map<PageAddress, PageAddress> once = new HashMap<>();
   private final Set<String> met = new HashSet<>();
+  private final Map<String, OwnRanking> own = new HashMap<>();
   private int rows;
   private int repeated;
 
@@ -69,7 +83,7 @@ final class RowReader {
         keywords.values().stream()
             .map(k -> positions.containsKey(k.normal()) ? withPages(k) : k)
             .toList();
-    return new KeywordRows(rows, read, repeated, problems);
+    return new KeywordRows(rows, read, own, repeated, problems);
   }
 
   private void read(Row row) {
@@ -84,24 +98,56 @@ final class RowReader {
         repeated++;
       }
       keywords.merge(keyword.normal(), keyword, Keyword::updatedBy);
+      addOwn(row, keyword);
     } catch (RejectedRow e) {
-      problems.add(new RowProblem(row.line(), shown(row), e.getMessage(), true));
+      problems.add(
+          new RowProblem(row.line(), shown(row), e.getMessage(), shortened(e.value), true));
     }
   }
 
   /** Of two pages at one position the first counts; one without a position comes last. */
-  private void addPosition(Row row, Keyword keyword) throws RejectedRow {
-    String cell = cell(row, Column.POSITION).strip();
-    if (!cell.isEmpty() && !cell.matches("\\d{1,4}(?:[.,]0+)?")) {
-      throw new RejectedRow("position “" + shortened(cell) + "” is no number");
-    }
+  private void addPosition(Row row, Keyword keyword) {
+    Integer place = position(row, Column.POSITION, keyword.text());
     TreeMap<Integer, PageAddress> its =
         positions.computeIfAbsent(keyword.normal(), k -> new TreeMap<>());
     for (PageAddress page : keyword.pages()) {
       int last = its.isEmpty() ? 0 : its.lastKey();
-      int position = cell.isEmpty() ? Math.max(last, Keyword.MAX_PAGES) + 1 : number(cell);
-      its.putIfAbsent(position, page);
+      its.putIfAbsent(place == null ? Math.max(last, Keyword.MAX_PAGES) + 1 : place, page);
     }
+  }
+
+  private void addOwn(Row row, Keyword keyword) {
+    if (!reading.has(Column.OWN_POSITION) && !reading.has(Column.OWN_PAGE)) {
+      return;
+    }
+    String cell = cell(row, Column.OWN_PAGE).strip();
+    Optional<PageAddress> page = Figure.saysNothing(cell) ? Optional.empty() : address(cell);
+    if (page.isEmpty() && !Figure.saysNothing(cell)) {
+      drop(row, keyword.text(), "Own page is not a web address", cell);
+    }
+    Integer position = position(row, Column.OWN_POSITION, keyword.text());
+    if (position != null || page.isPresent()) {
+      own.put(keyword.normal(), new OwnRanking(position, page.orElse(null)));
+    }
+  }
+
+  /** A place among the ranking pages, from 1; null when the cell says none. */
+  private @Nullable Integer position(Row row, Column column, String text) {
+    String cell = cell(row, column).strip();
+    if (Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
+      return null;
+    }
+    if (POSITION.matcher(cell).matches() && number(cell) > 0) {
+      return number(cell);
+    }
+    drop(row, text, column.label() + " is not a place from 1 on", cell);
+    return null;
+  }
+
+  /** The value is left out and the row kept. */
+  private void drop(Row row, String text, String reason, String value) {
+    problems.add(
+        new RowProblem(row.line(), shortened(text), reason, shortened(value.strip()), false));
   }
 
   private static int number(String cell) {
@@ -120,56 +166,58 @@ final class RowReader {
   private Keyword keyword(Row row) throws RejectedRow {
     String text = SPACE.matcher(cell(row, Column.KEYWORD).strip()).replaceAll(" ");
     if (NormalForm.of(text).isEmpty()) {
-      throw new RejectedRow("no keyword in this row");
+      throw new RejectedRow("No keyword in this row", "");
+    }
+    if (TOTAL.matcher(text).matches()) {
+      throw new RejectedRow("A total, not a keyword", text);
     }
     if (text.length() > Keyword.MAX_LENGTH) {
-      throw new RejectedRow("the keyword is longer than " + Keyword.MAX_LENGTH + " characters");
+      throw new RejectedRow(
+          "The keyword is longer than " + Keyword.MAX_LENGTH + " characters", text);
     }
     return new Keyword(
-        text, volume(row), difficulty(row), costPerClick(row), intent(row, text), pages(row, text));
+        text,
+        volume(row, text),
+        difficulty(row, text),
+        costPerClick(row, text),
+        intent(row, text),
+        pages(row, text));
   }
 
-  private @Nullable Volume volume(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.VOLUME, numbers.whole());
-    if (known == null) {
-      return null;
-    }
-    if (known.high() > MOST_SEARCHES) {
-      throw new RejectedRow("search volume “" + cell(row, Column.VOLUME) + "” is beyond belief");
-    }
-    return new Volume(Math.round(known.value()), Math.round(known.low()), Math.round(known.high()));
+  private @Nullable Volume volume(Row row, String text) {
+    Figure.Known known = figure(row, text, Column.VOLUME, numbers.whole(), MOST_SEARCHES);
+    return known == null
+        ? null
+        : new Volume(Math.round(known.value()), Math.round(known.low()), Math.round(known.high()));
   }
 
-  private @Nullable Integer difficulty(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.DIFFICULTY, numbers.decimals());
-    if (known != null && known.value() > 100) {
-      throw new RejectedRow(
-          "difficulty “" + cell(row, Column.DIFFICULTY).strip() + "” is not between 0 and 100");
-    }
+  private @Nullable Integer difficulty(Row row, String text) {
+    Figure.Known known = figure(row, text, Column.DIFFICULTY, numbers.decimals(), 100);
     return known == null ? null : (int) Math.round(known.value());
   }
 
-  private @Nullable BigDecimal costPerClick(Row row) throws RejectedRow {
-    Figure.Known known = figure(row, Column.COST_PER_CLICK, numbers.decimals());
-    if (known != null && known.value() > 1_000_000) {
-      throw new RejectedRow(
-          "cost per click “" + cell(row, Column.COST_PER_CLICK).strip() + "” is beyond belief");
-    }
+  private @Nullable BigDecimal costPerClick(Row row, String text) {
+    Figure.Known known = figure(row, text, Column.COST_PER_CLICK, numbers.decimals(), MOST_COST);
     return known == null
         ? null
         : BigDecimal.valueOf(known.value()).setScale(2, RoundingMode.HALF_UP);
   }
 
-  private Figure.@Nullable Known figure(Row row, Column column, NumberPattern pattern)
-      throws RejectedRow {
-    Figure figure = Figure.read(cell(row, column), pattern);
+  private Figure.@Nullable Known figure(
+      Row row, String text, Column column, NumberPattern pattern, double most) {
+    String cell = cell(row, column);
+    Figure figure = Figure.read(cell, pattern);
     if (figure instanceof Figure.Unreadable unreadable) {
-      throw new RejectedRow(column.label().toLowerCase() + " " + unreadable.reason());
+      drop(row, text, column.label() + " " + unreadable.reason(), cell);
+    } else if (figure instanceof Figure.Known known && known.high() > most) {
+      String limit = NumberFormat.getIntegerInstance(Locale.ROOT).format(most);
+      drop(row, text, column.label() + " is above " + limit, cell);
+    } else if (figure instanceof Figure.Known known) {
+      return known;
     }
-    return figure instanceof Figure.Known known ? known : null;
+    return null;
   }
 
-  /** An intent or an address that cannot be read costs only its cell, not the row. */
   private @Nullable SearchIntent intent(Row row, String text) {
     String cell = cell(row, Column.INTENT);
     if (cell.isEmpty() || Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
@@ -177,29 +225,26 @@ final class RowReader {
     }
     Optional<SearchIntent> intent = IntentCell.read(cell);
     if (intent.isEmpty()) {
-      String reason = "intent “" + shortened(cell.strip()) + "” is none we know; read as unknown";
-      problems.add(new RowProblem(row.line(), text, reason, false));
+      drop(row, text, "Intent is not one we know", cell);
     }
     return intent.orElse(null);
   }
 
   private List<PageAddress> pages(Row row, String text) {
     List<PageAddress> pages = new ArrayList<>();
-    int lost = 0;
+    List<String> lost = new ArrayList<>();
     for (int column : pageColumns) {
       List<String> pieces = PagesCell.pieces(row.field(column));
-      if (!pieces.isEmpty() && Figure.NO_FIGURE.contains(pieces.get(0))) {
+      if (!pieces.isEmpty() && Figure.saysNothing(row.field(column))) {
         continue;
       }
       for (String piece : pieces) {
         Optional<PageAddress> page = known.computeIfAbsent(piece, this::address);
-        page.ifPresent(pages::add);
-        lost += page.isPresent() ? 0 : 1;
+        page.ifPresentOrElse(pages::add, () -> lost.add(piece));
       }
     }
-    if (lost > 0) {
-      String reason = lost + " of " + (pages.size() + lost) + " ranking pages are no web address";
-      problems.add(new RowProblem(row.line(), text, reason, false));
+    if (!lost.isEmpty()) {
+      drop(row, text, "Ranking page is not a web address", String.join(" ", lost));
     }
     return pages;
   }

@@ -29,7 +29,9 @@ public final class WorthFile {
           "weeks_low",
           "weeks_high",
           "hours",
-          "yield");
+          "yield",
+          "visits_low",
+          "visits_high");
 
   private final SiteReach site;
   private final double hours;
@@ -59,14 +61,16 @@ public final class WorthFile {
         GroupFile.defused(group.primary().text()),
         GroupFile.defused(topic),
         GroupFile.number(group.members().size()),
-        GroupFile.number(group.demand().searches()),
+        GroupFile.volume(group.demand().volume()),
         rounded(group.demand().difficulty(), 2),
         rounded(worth.chance(), 4),
         rounded(worth.visits(), 2),
         GroupFile.number(worth.weeks() == null ? null : worth.weeks().low()),
         GroupFile.number(worth.weeks() == null ? null : worth.weeks().high()),
         rounded(hours, 2),
-        rounded(worth.yield(), 2));
+        rounded(worth.yield(), 2),
+        rounded(worth.visitsSpan() == null ? null : worth.visitsSpan().low(), 2),
+        rounded(worth.visitsSpan() == null ? null : worth.visitsSpan().high(), 2));
   }
 
   private static String rounded(@Nullable Double figure, int places) {

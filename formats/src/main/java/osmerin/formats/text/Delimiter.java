@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 import osmerin.formats.table.Row;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
-/** What parts the fields of a row. */
+/** What separates the fields of a row. */
 public enum Delimiter {
   COMMA(',', "comma"),
   SEMICOLON(';', "semicolon"),
@@ -38,17 +38,19 @@ public enum Delimiter {
   }
 
   /**
-   * The delimiter that parts the first rows into the same number of fields most often, and into
-   * more fields at a tie. A file of one column is read with commas.
+   * The delimiter under which the first rows look most like a table ({@link TableLook}). A file of
+   * one column is read with commas, or with the first sign that is not in it.
    */
   public static Delimiter guess(String text) {
-    Delimiter best = COMMA;
-    double bestScore = 0;
+    String head = head(text);
+    Delimiter best =
+        Stream.of(values()).filter(d -> head.indexOf(d.sign) < 0).findFirst().orElse(COMMA);
+    double most = 0;
     for (Delimiter delimiter : values()) {
-      double score = delimiter.score(head(text));
-      if (score > bestScore) {
+      double look = new TableLook(delimiter.first(head)).score();
+      if (look > most) {
         best = delimiter;
-        bestScore = score;
+        most = look;
       }
     }
     return best;
@@ -62,25 +64,16 @@ public enum Delimiter {
     return end < 0 ? text : text.substring(0, end + 1);
   }
 
-  /** Share of rows with the commonest number of fields (two or more), times a little for more. */
-  private double score(String head) {
-    List<Integer> widths = new ArrayList<>();
+  private List<List<String>> first(String head) {
+    List<List<String>> first = new ArrayList<>();
     try (CsvReader<CsvRecord> rows = options().ofCsvRecord(head)) {
-      rows.stream().limit(ROWS_LOOKED_AT).forEach(row -> widths.add(row.getFieldCount()));
+      rows.stream().limit(ROWS_LOOKED_AT).forEach(row -> first.add(row.getFields()));
     } catch (CsvParseException e) {
       // The cut may fall into a quoted field; the rows before it still count.
     } catch (java.io.IOException e) {
       throw new java.io.UncheckedIOException(e);
     }
-    int common = widths.stream().filter(w -> w > 1).reduce(0, (a, b) -> commoner(widths, a, b));
-    long same = widths.stream().filter(w -> w == common).count();
-    return common < 2 ? 0 : (double) same / widths.size() * (1 + Math.log(common) / 10);
-  }
-
-  private static int commoner(List<Integer> widths, int a, int b) {
-    long as = widths.stream().filter(w -> w == a).count();
-    long bs = widths.stream().filter(w -> w == b).count();
-    return as > bs || (as == bs && a >= b) ? a : b;
+    return first;
   }
 
   /**

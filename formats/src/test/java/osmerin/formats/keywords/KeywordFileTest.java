@@ -69,7 +69,7 @@ class KeywordFileTest {
   }
 
   @Test
-  void rowsThatCannotBeReadAreReportedWithLineAndReason() {
+  void whatCannotBeReadIsReportedWithLineAndReason() {
     KeywordRows rows =
         file("""
                 keyword,volume,difficulty,intent,urls
@@ -81,18 +81,21 @@ class KeywordFileTest {
                 """)
             .read();
     assertThat(rows.rows()).isEqualTo(4);
-    assertThat(rows.rejected()).isEqualTo(3);
+    assertThat(rows.rejected()).isEqualTo(1);
     assertThat(rows.problems())
         .extracting(RowProblem::line, RowProblem::rejected)
         .containsExactly(
-            org.assertj.core.groups.Tuple.tuple(2L, true),
+            org.assertj.core.groups.Tuple.tuple(2L, false),
             org.assertj.core.groups.Tuple.tuple(3L, true),
-            org.assertj.core.groups.Tuple.tuple(5L, true),
+            org.assertj.core.groups.Tuple.tuple(5L, false),
             org.assertj.core.groups.Tuple.tuple(6L, false),
             org.assertj.core.groups.Tuple.tuple(6L, false));
-    assertThat(rows.problems().get(0).reason()).contains("search volume", "many");
-    assertThat(rows.problems().get(2).reason()).contains("130");
-    assertThat(rows.keywords()).extracting(Keyword::text).containsExactly("eel trap");
+    assertThat(rows.problems().get(0).reason()).contains("Search volume");
+    assertThat(rows.problems().get(0).value()).isEqualTo("many");
+    assertThat(rows.problems().get(2).value()).isEqualTo("130");
+    assertThat(rows.keywords())
+        .extracting(Keyword::text)
+        .containsExactly("night fishing", "carp bait", "eel trap");
   }
 
   @Test

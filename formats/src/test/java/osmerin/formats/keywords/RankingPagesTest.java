@@ -69,11 +69,13 @@ class RankingPagesTest {
                 """)
             .read();
     assertThat(rows.rows()).isEqualTo(5);
-    assertThat(rows.rejected()).isEqualTo(1);
+    assertThat(rows.rejected()).isZero();
     assertThat(rows.problems().get(0).line()).isEqualTo(4);
-    assertThat(rows.problems().get(0).reason()).contains("position “top” is no number");
+    assertThat(rows.problems().get(0).reason()).contains("is not a place from 1 on");
     assertThat(rows.keywords().get(0).volume().searches()).isEqualTo(90);
-    assertThat(rows.keywords().get(0).pages()).hasSize(2);
+    assertThat(rows.keywords().get(0).pages())
+        .extracting(PageAddress::value)
+        .containsExactly("a.example/1", "b.example/2", "c.example/3");
     assertThat(rows.keywords().get(1).pages())
         .extracting(PageAddress::value)
         .containsExactly("e.example/5", "d.example/4");
@@ -83,7 +85,6 @@ class RankingPagesTest {
   @ValueSource(
       strings = {
         "keyword,results\neel,123000\nelver,9\n",
-        "keyword,position\neel,3\nelver,9\n",
         "keyword,20\neel,3\nelver,9\n",
       })
   void namesThatAreNotWhatTheyHoldAreNotRead(String text) {

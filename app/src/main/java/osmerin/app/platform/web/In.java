@@ -7,7 +7,9 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.keyword.Volume;
 import osmerin.core.text.Counted;
+import osmerin.core.worth.Worth;
 
 /** Dates and numbers in words, for templates: {@code in.day(date)}. */
 public final class In {
@@ -49,6 +51,21 @@ public final class In {
   /** "1,204"; "–" for what is unknown. */
   public static String number(@Nullable Long number) {
     return number == null ? "–" : String.format(Locale.ENGLISH, "%,d", number);
+  }
+
+  /** "4,210", or "1,000–10,000" of a range. */
+  public static String volume(@Nullable Volume volume) {
+    return volume == null || !volume.isRange()
+        ? number(volume == null ? null : volume.searches())
+        : number(volume.low()) + "–" + number(volume.high());
+  }
+
+  /** "144", or "46–460" of a range. */
+  public static String span(Worth.@Nullable Span span) {
+    if (span == null) {
+      return "–";
+    }
+    return span.isRange() ? rounded(span.low()) + "–" + rounded(span.high()) : rounded(span.low());
   }
 
   /** "4,210" or "4.2": as many places as a figure that was worked out deserves. */
