@@ -112,13 +112,13 @@ class InventoryBrowserTest extends BrowserTest {
     browser.press("Do it");
     browser.waitForText("#foot", "3 keywords: intent transactional");
     assertThat(browser.text("main table")).contains("transactional");
-    browser.click(".views details:nth-of-type(1) summary");
+    browser.click(".ledger-views details:nth-of-type(1) summary");
     browser.type("#view-name", "Eels only");
     browser.press("Keep it");
-    browser.waitForText(".views", "Eels only");
+    browser.waitForText(".ledger-views", "Eels only");
     browser.click(".view a");
     browser.waitFor(() -> browser.path().contains("q=eel"));
-    browser.click(".views details:nth-of-type(2) summary");
+    browser.click(".ledger-views details:nth-of-type(2) summary");
     browser.click("[data-columns] li:nth-child(2) [data-column-up]");
     browser.press("Show these");
     browser.waitFor(() -> browser.path().contains("columns=difficulty"));
@@ -127,6 +127,6 @@ class InventoryBrowserTest extends BrowserTest {
         .containsSubsequence("Difficulty", "Searches");
     browser.click(".view button");
     browser.waitForText("#foot", "The view is deleted");
-    browser.waitFor(() -> !browser.text(".views").contains("Eels only"));
+    browser.waitFor(() -> !browser.text(".ledger-views").contains("Eels only"));
   }
 }

@@ -35,7 +35,7 @@ class ResearchTest extends BrowserTest {
     assertThat(browser.find("#header").getAttribute("value")).isEqualTo("3");
     browser.press("Import");
     browser.waitForText(".figures", "4");
-    assertThat(browser.text("main")).contains("no keyword in this row");
+    assertThat(browser.text("main")).contains("No keyword in this row");
 
     browser.open(base + "/research/keywords?starts=eel");
     browser.waitForText("main", "1 keyword found");

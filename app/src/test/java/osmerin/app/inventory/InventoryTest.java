@@ -42,7 +42,7 @@ class InventoryTest extends ApplicationTest {
       keyword,volume,urls
       eel trap,900,eels.example/traps x.example/1 x.example/2
       catch eels,300,eels.example/traps x.example/1 x.example/2
-      smoked eel,500,s.example/1 eels.example/traps s.example/3 s.example/4
+      smoked eel,500,s.example/1 eels.example/traps s.example/3 s.example/4 s.example/5 s.example/6
       rye bread,400,b.example/1 b.example/2 b.example/3
       """;
   private static final String PAGES =

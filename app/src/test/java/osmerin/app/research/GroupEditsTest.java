@@ -245,7 +245,9 @@ class GroupEditsTest extends ApplicationTest {
   @Test
   void settingsHoldForLaterImportsWithoutMovingAnything() {
     runs.choose(site, 5, Mode.STRICT);
-    bring("keyword,volume,urls\ntrap eels at night,70,%s\n".formatted(TRAPS));
+    String others =
+        TRAPS.replace("t.example/3", "n.example/1").replace("t.example/4", "n.example/2");
+    bring("keyword,volume,urls\nnight fyke,70,%s n.example/3\n".formatted(others));
     assertThat(groups()).hasSize(4);
     assertThat(runs.settings(site).minShared()).isEqualTo(5);
     assertThatThrownBy(() -> runs.choose(site, 11, Mode.LOOSE))

@@ -43,12 +43,16 @@ class ImportServiceTest extends ApplicationTest {
   void reportsNewAndRejectedRowsAndGroupsTheRest() {
     Finished first = bring(FILE);
     assertThat(first.row().read()).isEqualTo(5);
-    assertThat(first.row().added()).isEqualTo(4);
-    assertThat(first.row().rejected()).isEqualTo(1);
+    assertThat(first.row().added()).isEqualTo(5);
+    assertThat(first.row().rejected()).isZero();
+    assertThat(first.dropped()).isEqualTo(1);
     assertThat(first.problems()).extracting(p -> p.line()).containsExactly(6L);
+    assertThat(first.totals())
+        .extracting(t -> t.reason(), t -> t.rows())
+        .containsExactly(org.assertj.core.groups.Tuple.tuple("Search volume is not a number", 1));
     ResearchService.Overview overview = research.overview(site);
-    assertThat(overview.keywords()).isEqualTo(4);
-    assertThat(overview.groups()).isEqualTo(2);
+    assertThat(overview.keywords()).isEqualTo(5);
+    assertThat(overview.groups()).isEqualTo(3);
     Group bread = overview.next().get(0);
     assertThat(bread.row().name()).isEqualTo("sourdough starter");
     // The two variants have one figure, so it counts once.
@@ -68,7 +72,7 @@ class ImportServiceTest extends ApplicationTest {
     Finished again = bring(FILE);
     assertThat(again.row().added()).isZero();
     assertThat(again.row().changed()).isZero();
-    assertThat(again.row().unchanged()).isEqualTo(4);
+    assertThat(again.row().unchanged()).isEqualTo(5);
     assertThat(groups()).isEqualTo(before);
   }
 

@@ -11,11 +11,15 @@ import osmerin.core.text.WordNumbers;
 /**
  * Looks at every unit once more when all groups are there. One that pages tie to another group
  * nearly as much as to its own, at least {@value #NEARLY} of it, goes to the group whose words it
- * has. Pages say which groups it may go to, and words decide only between those.
+ * has. Pages say which groups it may go to, and words decide only between those. A unit that is in
+ * no group goes to one when it all but reaches what makes a group.
  */
 final class Settling {
   /** How much of the likeness with its own group another group must reach. */
   private static final double NEARLY = 0.6;
+
+  /** How much of what makes a group a unit that is in none must reach. */
+  private static final double NEARLY_ENOUGH = 0.7;
 
   /** How much more of a unit's words, weighed by rarity, another group must have. */
   private static final double BETTER = 0.1;
@@ -108,9 +112,11 @@ final class Settling {
         return own;
       }
       PageSums pages = PageSums.of(index, unit);
-      boolean alone = sums(own).units() < 2;
-      double tie = alone ? least : sums(own).meanWithOthers(pages);
-      long nearly = PageIndex.steps(NEARLY * tie);
+      long nearly =
+          PageIndex.steps(
+              sums(own).units() < 2
+                  ? NEARLY_ENOUGH * least
+                  : NEARLY * sums(own).meanWithOthers(pages));
       int best = own;
       long most = PageIndex.steps(words(unit, own) + BETTER);
       for (int other : around) {

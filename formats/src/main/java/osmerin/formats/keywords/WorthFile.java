@@ -29,9 +29,7 @@ public final class WorthFile {
           "weeks_low",
           "weeks_high",
           "hours",
-          "yield",
-          "visits_low",
-          "visits_high");
+          "yield");
 
   private final SiteReach site;
   private final double hours;
@@ -64,13 +62,18 @@ public final class WorthFile {
         GroupFile.volume(group.demand().volume()),
         rounded(group.demand().difficulty(), 2),
         rounded(worth.chance(), 4),
-        rounded(worth.visits(), 2),
+        span(worth.visitsSpan()),
         GroupFile.number(worth.weeks() == null ? null : worth.weeks().low()),
         GroupFile.number(worth.weeks() == null ? null : worth.weeks().high()),
         rounded(hours, 2),
-        rounded(worth.yield(), 2),
-        rounded(worth.visitsSpan() == null ? null : worth.visitsSpan().low(), 2),
-        rounded(worth.visitsSpan() == null ? null : worth.visitsSpan().high(), 2));
+        span(worth.yieldSpan()));
+  }
+
+  /** What follows from a range is one too. */
+  private static String span(Worth.@Nullable Span span) {
+    return span != null && span.isRange()
+        ? rounded(span.low(), 2) + "-" + rounded(span.high(), 2)
+        : rounded(span == null ? null : span.low(), 2);
   }
 
   private static String rounded(@Nullable Double figure, int places) {
