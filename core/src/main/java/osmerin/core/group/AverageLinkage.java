@@ -32,7 +32,6 @@ final class AverageLinkage {
   private final PageIndex index;
   private final double least;
   private final int gathersFrom;
-  private final Gathering gathering;
   private final int[] parent;
 
   /** The next unit of the same cluster, and the last one of a cluster by its first. */
@@ -44,10 +43,11 @@ final class AverageLinkage {
   private final boolean[] finished;
   private final int[][] telling;
   private final PageSums[] sums;
-  private final int[] candidate;
-  private final int[] onPage;
-  private int asked;
-  private int walked;
+
+  /** The clusters of each telling page, put right as they are met, and how many they are. */
+  private int[][] clustersOf = {};
+
+  private int[] clusters = {};
 
   /**
    * Starts from one cluster for each unit.
@@ -63,7 +63,6 @@ final class AverageLinkage {
     this.index = index;
     this.least = least;
     this.gathersFrom = gathersFrom;
-    gathering = new Gathering(index, least);
     int units = index.units();
     parent = new int[units];
     Arrays.setAll(parent, i -> i);
@@ -74,8 +73,6 @@ final class AverageLinkage {
     finished = new boolean[units];
     telling = new int[units][];
     sums = new PageSums[units];
-    candidate = new int[units];
-    onPage = new int[units];
   }
 
   /**
@@ -91,70 +88,40 @@ final class AverageLinkage {
     locked[first] = alone;
   }
 
-  /** Clusters; afterwards {@link #find} gives the cluster of a unit. */
+  /**
+   * Clusters; afterwards {@link #find} gives the cluster of a unit. Clusters that no telling page
+   * ties to each other, not even by way of others, do not concern each other: the cores share them.
+   */
   void join() {
     foldAlike();
-    Clusters clusters = new Clusters(begin());
-    int[] chain = new int[parent.length];
-    for (int unit = 0; unit < parent.length; unit++) {
-      int length = 0;
-      while (length > 0 || sums[find(unit)] != null && !finished[find(unit)]) {
-        if (length == 0) {
-          chain[length++] = find(unit);
-        }
-        int top = chain[length - 1];
-        int near = clusters.nearest(top);
-        if (near == NONE) {
-          finished[top] = true;
-          length--;
-        } else if (length > 1 && near == chain[length - 2]) {
-          length = joinAndGather(top, near, clusters) ? 0 : length - 2;
-        } else {
-          chain[length++] = near;
-        }
+    begin();
+    int[] part = parts();
+    int cores = Runtime.getRuntime().availableProcessors();
+    IntStream.range(0, cores).parallel().forEach(core -> new Chains(part, core, cores).join());
+  }
+
+  /** For each unit the first one of those that telling pages tie to it, by way of others too. */
+  private int[] parts() {
+    int[] part = IntStream.range(0, parent.length).toArray();
+    for (int[] clusters : clustersOf) {
+      for (int i = 1; i < clusters.length; i++) {
+        int a = first(part, clusters[i - 1]);
+        int b = first(part, clusters[i]);
+        part[Math.max(a, b)] = Math.min(a, b);
       }
     }
-  }
-
-  /** Whether more than the two became one. */
-  private boolean joinAndGather(int a, int b, Clusters clusters) {
-    int before = Math.max(sums[a].units(), sums[b].units());
-    int both = merge(a, b);
-    int size = sums[both].units();
-    boolean doubled = Integer.highestOneBit(before) < Integer.highestOneBit(size);
-    return doubled && size >= gathersFrom && gather(both, clusters);
-  }
-
-  private boolean gather(int cluster, Clusters clusters) {
-    if (!gathering.begin(sums[cluster], units(cluster))) {
-      return false;
+    for (int unit = 0; unit < part.length; unit++) {
+      part[unit] = first(part, find(unit));
     }
-    for (int other : clusters.around(cluster, gathering.core())) {
-      if (!kept[other]) {
-        gathering.offer(other, units(other));
-      }
-    }
-    List<Integer> taken = gathering.taken();
-    if (!taken.isEmpty()) {
-      taken.forEach(other -> join(Math.min(find(cluster), other), Math.max(find(cluster), other)));
-      int now = find(cluster);
-      int[] units = Arrays.stream(units(now)).filter(u -> index.mass(u) > 0).toArray();
-      sums[now] = PageSums.of(index, units);
-      telling[now] = telling(units);
-    }
-    return !taken.isEmpty();
-  }
-
-  private int[] units(int cluster) {
-    IntStream.Builder units = IntStream.builder();
-    for (int unit = cluster; unit != NONE; unit = next[unit]) {
-      units.add(unit);
-    }
-    return units.build().toArray();
+    return part;
   }
 
   /** The cluster of a unit, named by the first of its units. */
   int find(int unit) {
+    return first(parent, unit);
+  }
+
+  private static int first(int[] parent, int unit) {
     int root = unit;
     while (parent[root] != root) {
       root = parent[root];
@@ -165,6 +132,14 @@ final class AverageLinkage {
       at = next;
     }
     return root;
+  }
+
+  private int[] units(int cluster) {
+    IntStream.Builder units = IntStream.builder();
+    for (int unit = cluster; unit != NONE; unit = next[unit]) {
+      units.add(unit);
+    }
+    return units.build().toArray();
   }
 
   private void foldAlike() {
@@ -182,7 +157,7 @@ final class AverageLinkage {
   }
 
   /** Gives every cluster its pages, and every telling page its clusters. */
-  private int[][] begin() {
+  private void begin() {
     int[] clusterOf = IntStream.range(0, parent.length).map(this::find).toArray();
     int[][] members = Numbered.turned(clusterOf, parent.length);
     int[][] pagesOf = new int[parent.length][];
@@ -197,7 +172,8 @@ final class AverageLinkage {
       telling[cluster] = takesPart ? telling(units) : new int[0];
       sums[cluster] = takesPart ? PageSums.of(index, units) : null;
     }
-    return Numbered.turned(telling, index.pages());
+    clustersOf = Numbered.turned(telling, index.pages());
+    clusters = Arrays.stream(clustersOf).mapToInt(its -> its.length).toArray();
   }
 
   private int[] telling(int[] units) {
@@ -215,13 +191,14 @@ final class AverageLinkage {
     int from = Math.max(a, b);
     PageSums both = sums[into].plus(sums[from]);
     int[] either = Numbered.union(telling[into], telling[from]);
-    join(into, from);
+    joinOnly(into, from);
     sums[into] = both;
     telling[into] = either;
     return into;
   }
 
-  private void join(int into, int from) {
+  /** Leaves the pages of the two as they are. */
+  private void joinOnly(int into, int from) {
     parent[from] = into;
     next[last[into]] = from;
     last[into] = last[from];
@@ -230,26 +207,92 @@ final class AverageLinkage {
     telling[from] = new int[0];
   }
 
-  /** The clusters of each telling page; those that were joined are put right as they are met. */
-  private final class Clusters {
-    private final int[][] of;
-    private final int[] count;
+  /** The chains of one core: it has every so many-th of the parts. */
+  private final class Chains {
+    private final int[] part;
+    private final int core;
+    private final int cores;
+    private final Gathering gathering = new Gathering(index, least);
+    private final int[] candidate = new int[parent.length];
+    private final int[] onPage = new int[parent.length];
+    private int asked;
+    private int walked;
 
-    Clusters(int[][] of) {
-      this.of = of;
-      count = Arrays.stream(of).mapToInt(its -> its.length).toArray();
+    Chains(int[] part, int core, int cores) {
+      this.part = part;
+      this.core = core;
+      this.cores = cores;
+    }
+
+    void join() {
+      int[] chain = new int[parent.length];
+      for (int unit = 0; unit < parent.length; unit++) {
+        if (part[unit] % cores == core) {
+          follow(unit, chain);
+        }
+      }
+    }
+
+    /** Until the unit's cluster and all on the way to its nearest are finished or joined. */
+    private void follow(int unit, int[] chain) {
+      int length = 0;
+      while (length > 0 || sums[find(unit)] != null && !finished[find(unit)]) {
+        if (length == 0) {
+          chain[length++] = find(unit);
+        }
+        int top = chain[length - 1];
+        int near = nearest(top);
+        if (near == NONE) {
+          finished[top] = true;
+          length--;
+        } else if (length > 1 && near == chain[length - 2]) {
+          length = joinAndGather(top, near) ? 0 : length - 2;
+        } else {
+          chain[length++] = near;
+        }
+      }
+    }
+
+    /** Whether more than the two became one. */
+    private boolean joinAndGather(int a, int b) {
+      int before = Math.max(sums[a].units(), sums[b].units());
+      int both = merge(a, b);
+      int size = sums[both].units();
+      boolean doubled = Integer.highestOneBit(before) < Integer.highestOneBit(size);
+      return doubled && size >= gathersFrom && gather(both);
+    }
+
+    private boolean gather(int cluster) {
+      if (!gathering.begin(sums[cluster], units(cluster))) {
+        return false;
+      }
+      for (int other : around(cluster)) {
+        if (!kept[other]) {
+          gathering.offer(other, units(other));
+        }
+      }
+      List<Integer> taken = gathering.taken();
+      if (!taken.isEmpty()) {
+        taken.forEach(
+            other -> joinOnly(Math.min(find(cluster), other), Math.max(find(cluster), other)));
+        int now = find(cluster);
+        int[] units = Arrays.stream(units(now)).filter(u -> index.mass(u) > 0).toArray();
+        sums[now] = PageSums.of(index, units);
+        telling[now] = telling(units);
+      }
+      return !taken.isEmpty();
     }
 
     /** The nearest cluster that may be joined. */
-    int nearest(int cluster) {
+    private int nearest(int cluster) {
       asked++;
       candidate[cluster] = asked;
       int best = NONE;
       long most = PageIndex.steps(least);
       for (int page : telling[cluster]) {
         putRight(page);
-        for (int i = 0; i < count[page]; i++) {
-          int other = of[page][i];
+        for (int i = 0; i < clusters[page]; i++) {
+          int other = clustersOf[page][i];
           if (candidate[other] != asked) {
             candidate[other] = asked;
             if (!(kept[cluster] && kept[other])) {
@@ -265,17 +308,17 @@ final class AverageLinkage {
       return best;
     }
 
-    /** The other clusters that have one of the pages among their telling ones. */
-    int[] around(int cluster, int[] pages) {
+    /** The other clusters that have one of its telling pages. */
+    private int[] around(int cluster) {
       IntStream.Builder around = IntStream.builder();
       asked++;
       candidate[cluster] = asked;
-      for (int page : pages) {
+      for (int page : telling[cluster]) {
         putRight(page);
-        for (int i = 0; i < count[page]; i++) {
-          if (candidate[of[page][i]] != asked) {
-            candidate[of[page][i]] = asked;
-            around.add(of[page][i]);
+        for (int i = 0; i < clusters[page]; i++) {
+          if (candidate[clustersOf[page][i]] != asked) {
+            candidate[clustersOf[page][i]] = asked;
+            around.add(clustersOf[page][i]);
           }
         }
       }
@@ -285,14 +328,14 @@ final class AverageLinkage {
     private void putRight(int page) {
       walked++;
       int n = 0;
-      for (int i = 0; i < count[page]; i++) {
-        int now = find(of[page][i]);
+      for (int i = 0; i < clusters[page]; i++) {
+        int now = find(clustersOf[page][i]);
         if (onPage[now] != walked) {
           onPage[now] = walked;
-          of[page][n++] = now;
+          clustersOf[page][n++] = now;
         }
       }
-      count[page] = n;
+      clusters[page] = n;
     }
   }
 }

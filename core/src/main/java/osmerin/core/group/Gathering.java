@@ -78,11 +78,6 @@ final class Gathering {
     offered.clear();
   }
 
-  /** The pages that at least half of the cluster's units have. */
-  int[] core() {
-    return core;
-  }
-
   /** Takes a cluster into account when its units have as much of the core as those here. */
   void offer(int cluster, int[] its) {
     if (lightest(its) >= lightest) {

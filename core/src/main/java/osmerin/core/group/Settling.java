@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import osmerin.core.text.WordNumbers;
 
 /**
@@ -62,11 +64,12 @@ final class Settling {
     int[] now = groupOf;
     for (int round = 0; round < ROUNDS; round++) {
       Groups groups = new Groups(now);
-      int[] next = now.clone();
-      for (int unit = 0; unit < now.length; unit++) {
-        next[unit] = fixed[unit] ? now[unit] : groups.best(unit);
-      }
-      now = next;
+      int[] before = now;
+      now =
+          IntStream.range(0, before.length)
+              .parallel()
+              .map(unit -> fixed[unit] ? before[unit] : groups.best(unit))
+              .toArray();
     }
     return named(now);
   }
@@ -87,8 +90,8 @@ final class Settling {
     private final int[] groupOf;
     private final int[][] groupsOf;
     private final int[][] members;
-    private final Map<Integer, PageSums> sums = new HashMap<>();
-    private final Map<Integer, Map<Integer, Integer>> words = new HashMap<>();
+    private final Map<Integer, PageSums> sums = new ConcurrentHashMap<>();
+    private final Map<Integer, Map<Integer, Integer>> words = new ConcurrentHashMap<>();
 
     Groups(int[] groupOf) {
       this.groupOf = groupOf;

@@ -67,6 +67,10 @@ public sealed interface Figure {
 
   /** Reads one cell. */
   static Figure read(String cell, NumberPattern pattern) {
+    if (isPlain(cell)) {
+      double value = Integer.parseInt(cell);
+      return new Known(value, value, value);
+    }
     String text = cell.strip().toLowerCase(Locale.ROOT);
     if (saysNothing(text)) {
       return new Unknown();
@@ -82,9 +86,20 @@ public sealed interface Figure {
     return single(open.endsWith("+") ? open.substring(0, open.length() - 1) : open, pattern);
   }
 
+  /** Most figures are whole numbers without any sign. */
+  private static boolean isPlain(String cell) {
+    for (int i = 0; i < cell.length(); i++) {
+      if (cell.charAt(i) < '0' || cell.charAt(i) > '9') {
+        return false;
+      }
+    }
+    return !cell.isEmpty() && cell.length() < 10;
+  }
+
   /** Whether a cell says that there is no figure: "–", "n/a", "k. A." and the like. */
   static boolean saysNothing(String cell) {
     return cell.length() < 20
+        && (cell.isEmpty() || cell.charAt(0) < '0' || cell.charAt(0) > '9')
         && NO_FIGURE.contains(NOT_SAID.matcher(cell.toLowerCase(Locale.ROOT)).replaceAll(""));
   }
 

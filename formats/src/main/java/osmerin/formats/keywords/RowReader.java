@@ -63,6 +63,7 @@ final class RowReader {
   /** Many keywords have the same pages: each is read once, and kept once however it is written. */
   private final Map<String, Optional<PageAddress>> known = new HashMap<>();
 
+  private final Map<String, Optional<SearchIntent>> intents = new HashMap<>();
   private final Map<PageAddress, PageAddress> once = new HashMap<>();
   private final Set<String> met = new HashSet<>();
   private final Map<String, OwnRanking> own = new HashMap<>();
@@ -134,7 +135,7 @@ final class RowReader {
   /** A place among the ranking pages, from 1; null when the cell says none. */
   private @Nullable Integer position(Row row, Column column, String text) {
     String cell = cell(row, column).strip();
-    if (Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
+    if (Figure.saysNothing(cell)) {
       return null;
     }
     if (POSITION.matcher(cell).matches() && number(cell) > 0) {
@@ -220,10 +221,10 @@ final class RowReader {
 
   private @Nullable SearchIntent intent(Row row, String text) {
     String cell = cell(row, Column.INTENT);
-    if (cell.isEmpty() || Figure.read(cell, NumberPattern.UNDECIDED) instanceof Figure.Unknown) {
+    if (Figure.saysNothing(cell)) {
       return null;
     }
-    Optional<SearchIntent> intent = IntentCell.read(cell);
+    Optional<SearchIntent> intent = intents.computeIfAbsent(cell, IntentCell::read);
     if (intent.isEmpty()) {
       drop(row, text, "Intent is not one we know", cell);
     }
