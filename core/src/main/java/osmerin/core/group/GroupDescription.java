@@ -70,12 +70,15 @@ final class GroupDescription {
   private List<Membership> memberships(List<Keyword> keywords) {
     Nearest nearest = new Nearest(keywords, depth);
     Map<String, Integer> sameWords = new HashMap<>();
-    keywords.forEach(k -> sameWords.merge(variants.key(k.text()), 1, Integer::sum));
+    String[] keys = keywords.stream().map(k -> variants.key(k.text())).toArray(String[]::new);
+    for (String key : keys) {
+      sameWords.merge(key, 1, Integer::sum);
+    }
     Set<String> primaryStems = Set.copyOf(stems.all(keywords.get(0).text()));
     List<Membership> result = new ArrayList<>(keywords.size());
     for (int i = 0; i < keywords.size(); i++) {
       Keyword keyword = keywords.get(i);
-      boolean isVariant = sameWords.get(variants.key(keyword.text())) > 1;
+      boolean isVariant = sameWords.get(keys[i]) > 1;
       int withPrimary = nearest.sharedWithFirst(i);
       List<Neighbour> near = nearest.of(i);
       boolean sharesPages = withPrimary > 0 || !near.isEmpty();

@@ -15,7 +15,6 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.intent.IntentReader;
-import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
@@ -137,10 +136,8 @@ public final class Grouping {
 
     private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {
       String name = members.stream().map(Keyword::normal).min(String::compareTo).orElseThrow();
-      SearchIntent intent =
-          new IntentReader().read(members.get(0).text(), members.get(0).intent()).intent();
       Set<String> subject = stems.subject(members.get(0).text());
-      return new Unit(members, name, pages(members), subject, intent, home);
+      return new Unit(members, name, pages(members), subject, home);
     }
 
     /** The pages that most of the variants have; where no page is, those of as many as possible. */
@@ -195,6 +192,9 @@ public final class Grouping {
 
     /** Units without ranking pages follow the unit whose words are most alike, short ones first. */
     private void joinByWords(int[] groupOf) {
+      if (IntStream.range(0, groupOf.length).noneMatch(this::isFree)) {
+        return;
+      }
       WordIndex words = wordIndex();
       for (int unit = 0; unit < groupOf.length; unit++) {
         if (!isFree(unit) && !units.get(unit).isLocked()) {
@@ -273,8 +273,13 @@ public final class Grouping {
     }
 
     private WordIndex wordIndex() {
+      IntentReader intents = new IntentReader();
       return new WordIndex(
-          units.stream().map(Unit::stems).toList(), units.stream().map(Unit::intent).toList());
+          units.stream().map(Unit::stems).toList(),
+          units.parallelStream()
+              .map(unit -> unit.members().get(0))
+              .map(keyword -> intents.read(keyword.text(), keyword.intent()).intent())
+              .toList());
     }
   }
 
@@ -291,7 +296,6 @@ public final class Grouping {
       String name,
       List<PageAddress> pages,
       Set<String> stems,
-      SearchIntent intent,
       @Nullable HeldGroup home) {
     boolean isLocked() {
       return home != null && home.locked();

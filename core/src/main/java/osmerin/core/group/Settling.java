@@ -110,6 +110,11 @@ final class Settling {
 
     int best(int unit) {
       int own = groupOf[unit];
+      double had = words(unit, own);
+      // What the own group has of a word, no other has.
+      if (had + BETTER >= 1 - had) {
+        return own;
+      }
       Set<Integer> around = around(unit);
       if (around.isEmpty()) {
         return own;
@@ -121,7 +126,7 @@ final class Settling {
                   ? NEARLY_ENOUGH * least
                   : NEARLY * sums(own).meanWithOthers(pages));
       int best = own;
-      long most = PageIndex.steps(words(unit, own) + BETTER);
+      long most = PageIndex.steps(had + BETTER);
       for (int other : around) {
         long its = PageIndex.steps(words(unit, other));
         if (its > most && PageIndex.steps(sums(other).mean(pages)) >= nearly) {
