@@ -16,3 +16,6 @@ alter table import_problem add column value text not null default '';
 alter table keyword_group
   add column searches_low bigint,
   add column searches_high bigint;
+
+-- Every page asks for the site's latest entry.
+create index history_entry_latest on history_entry (site_id, id);

@@ -1,5 +1,8 @@
 package osmerin.app.frame;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
 import org.springframework.stereotype.Service;
@@ -7,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Tally;
 import osmerin.app.frame.Frame.Area;
+import osmerin.app.history.History;
 import osmerin.app.notices.Notices;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.Month;
@@ -26,6 +30,10 @@ public class FrameService {
   private final SiteService sites;
   private final AccountService accounts;
   private final Notices notices;
+  private final History history;
+
+  /** Everything that changes what stands around a page is an entry in the history. */
+  private final Cache<Asked, OfSite> kept = Caffeine.newBuilder().maximumSize(500).build();
 
   FrameService(
       ResearchService research,
@@ -34,7 +42,9 @@ public class FrameService {
       ArticleService articles,
       SiteService sites,
       AccountService accounts,
-      Notices notices) {
+      Notices notices,
+      History history) {
+    this.history = history;
     this.research = research;
     this.pitches = pitches;
     this.months = months;
@@ -44,16 +54,30 @@ public class FrameService {
     this.notices = notices;
   }
 
+  /** What is asked for, on which day and after which changes. */
+  private record Asked(long siteId, String slug, LocalDate today, String changes) {}
+
+  /** What everybody sees who works on a site. */
+  private record OfSite(List<Area> areas, Tideline tideline) {}
+
   @Transactional(readOnly = true)
   public Frame frame(SiteContext context) {
-    Month month = months.month(context, YearMonth.from(context.today()));
+    Asked asked =
+        new Asked(
+            context.siteId(), context.site().slug(), context.today(), history.state(context));
+    OfSite ofSite = kept.get(asked, key -> ofSite(context));
     return new Frame(
         context,
-        areas(context, month),
-        Tideline.of(month),
+        ofSite.areas(),
+        ofSite.tideline(),
         sites.of(context.personId()),
         accounts.settings(context.personId()),
         notices.countUnread(context.personId()));
+  }
+
+  private OfSite ofSite(SiteContext context) {
+    Month month = months.month(context, YearMonth.from(context.today()));
+    return new OfSite(areas(context, month), Tideline.of(month));
   }
 
   public Tideline tideline(SiteContext context, YearMonth month) {

@@ -317,7 +317,7 @@ interface ResearchMapper {
 
   long countWaiting(@Param("siteId") long siteId);
 
-  long countOpen(@Param("siteId") long siteId, @Param("answered") Collection<Long> answeredGroups);
+  long countOpen(@Param("siteId") long siteId);
 
   long countGroups(@Param("siteId") long siteId);
 }

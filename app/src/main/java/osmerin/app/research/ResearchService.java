@@ -371,7 +371,7 @@ public class ResearchService {
 
   /** Groups that no article answers yet. */
   public long open(SiteContext context) {
-    return research.countOpen(context.siteId(), articles.byGroup(context.siteId()).keySet());
+    return research.countOpen(context.siteId());
   }
 
   /** Topics, groups and keywords with these words, the best of each first. */
