@@ -32,6 +32,11 @@ function focus(mark) {
   mark.focus();
 }
 
+// A mark of a group leaves its drawer's address out, since it follows from its own.
+function drawerOf(mark) {
+  return mark.dataset.drawer ?? (mark.dataset.group ? mark.getAttribute("href") + "/drawer" : null);
+}
+
 function box(mark) {
   return document.querySelector(`input[name=marked][value="${CSS.escape(mark.dataset.group)}"]`);
 }
@@ -50,9 +55,9 @@ document.addEventListener("keydown", (event) => {
   } else if (mark && single && event.key === " " && mark.dataset.group) {
     event.preventDefault();
     box(mark)?.click();
-  } else if (mark && event.key === "Enter" && !event.shiftKey && mark.dataset.drawer) {
+  } else if (mark && event.key === "Enter" && !event.shiftKey && drawerOf(mark)) {
     event.preventDefault();
-    open(mark.dataset.drawer);
+    open(drawerOf(mark));
   } else if (event.key === "Escape" && single && document.querySelector("#drawer[hidden]") && !document.querySelector("dialog[open]")) {
     const up = document.querySelector("[data-mark-up]");
     if (up && !event.target.closest("input, select, textarea")) up.click();

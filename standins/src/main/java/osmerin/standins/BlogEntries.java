@@ -85,7 +85,8 @@ final class BlogEntries {
     String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
     String slug =
         plain.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    String base = "/%d/%02d/%s".formatted(day.getYear(), day.getMonthValue(), slug);
+    String base =
+        String.format(Locale.ROOT, "/%s/%02d/%s", day.getYear(), day.getMonthValue(), slug);
     String path = base;
     for (int i = 2; isTaken(path); i++) {
       path = base + "-" + i;

@@ -82,7 +82,7 @@ public final class MailStandIn implements AutoCloseable {
         letters.all().stream()
             .map(
                 l ->
-                    "<tr><td>%s<td>%s<td><a href=/%d>%s</a>"
+                    "<tr><td>%s<td>%s<td><a href=/%s>%s</a>"
                         .formatted(
                             MOMENT.format(l.at()),
                             Entities.escape(l.to()),

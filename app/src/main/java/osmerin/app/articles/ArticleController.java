@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -162,7 +163,7 @@ class ArticleController {
       @RequestParam(required = false) @Nullable Long person,
       RedirectAttributes to) {
     edits.setPerson(site, number.number(), role, seen, person);
-    Foot.say(to, "The " + role.name().toLowerCase() + " of " + number + " was set.");
+    Foot.say(to, "The " + role.name().toLowerCase(Locale.ROOT) + " of " + number + " was set.");
     return back(site, number);
   }
 

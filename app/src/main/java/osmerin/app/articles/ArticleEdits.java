@@ -2,6 +2,7 @@ package osmerin.app.articles;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -152,7 +153,7 @@ public class ArticleEdits {
   }
 
   static String label(StepRole role) {
-    return role.name().charAt(0) + role.name().substring(1).toLowerCase();
+    return role.name().charAt(0) + role.name().substring(1).toLowerCase(Locale.ROOT);
   }
 
   /**
@@ -356,7 +357,7 @@ public class ArticleEdits {
     history.note(
         context,
         Right.EDIT,
-        "%s is a %s now.".formatted(round.reference(), type.name().toLowerCase()),
+        "%s is a %s now.".formatted(round.reference(), type.name().toLowerCase(Locale.ROOT)),
         type(round, type));
   }
 

@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.notices.NoticeKind;
@@ -23,7 +24,10 @@ class ArticleNotices {
   void named(SiteContext context, Round round, StepRole role, long person) {
     String text =
         "You are the %s of %s “%s”."
-            .formatted(ArticleEdits.label(role).toLowerCase(), round.reference(), round.title());
+            .formatted(
+                ArticleEdits.label(role).toLowerCase(Locale.ROOT),
+                round.reference(),
+                round.title());
     notices.tell(context, List.of(person), NoticeKind.NAMED, text, path(context, round));
   }
 

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.Function;
@@ -103,8 +104,8 @@ public class ArticleService {
     history.note(
         context,
         Right.COMMISSION,
-        "Round %d of %s was opened, a %s."
-            .formatted(round.ordinal(), round.reference(), depth.name().toLowerCase()),
+        "Round %s of %s was opened, a %s."
+            .formatted(round.ordinal(), round.reference(), depth.name().toLowerCase(Locale.ROOT)),
         Change.lasting(
             Thing.ARTICLE,
             number,

@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -146,7 +147,8 @@ public class BulkEdits {
                 () ->
                     new RefusedException(
                         "That type is not for %s, a %s."
-                            .formatted(round.reference(), round.typeName().toLowerCase())));
+                            .formatted(
+                                round.reference(), round.typeName().toLowerCase(Locale.ROOT))));
     return edits.type(round, type);
   }
 
@@ -168,7 +170,7 @@ public class BulkEdits {
   private String words(SiteContext context, What what, @Nullable String value) {
     return switch (what) {
       case STAGE -> "moved to " + stage(Optional.ofNullable(value).orElse("")).label();
-      case STRATEGIST, EDITOR, WRITER -> "got another " + what.name().toLowerCase();
+      case STRATEGIST, EDITOR, WRITER -> "got another " + what.name().toLowerCase(Locale.ROOT);
       case DAYS -> "moved by " + Counted.of(number(String.valueOf(value).strip()), "day");
       case TYPE -> "got another type";
       case ARCHIVE -> "went to the archive";

@@ -10,6 +10,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -168,7 +169,7 @@ public class DemoLoader implements ApplicationRunner {
     }
 
     private static String login(String name) {
-      return name.substring(0, name.indexOf(' ')).toLowerCase();
+      return name.substring(0, name.indexOf(' ')).toLowerCase(Locale.ROOT);
     }
 
     void run() {
@@ -242,7 +243,7 @@ public class DemoLoader implements ApplicationRunner {
       for (Kind kind : Kind.values()) {
         types
             .list(site.id(), kind)
-            .forEach((ArticleType t) -> typeIds.put(t.name().toLowerCase(), t.id()));
+            .forEach((ArticleType t) -> typeIds.put(t.name().toLowerCase(Locale.ROOT), t.id()));
       }
     }
 

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 
@@ -159,7 +160,7 @@ public final class DemoResearch {
           keyword,
           primary ? String.valueOf(group.volume()) : volume(group.volume()),
           String.valueOf(primary ? group.difficulty() : near(group.difficulty())),
-          "%d.%02d".formatted(random.nextInt(3), random.nextInt(100)),
+          String.format(Locale.ROOT, "%s.%02d", random.nextInt(3), random.nextInt(100)),
           random.nextInt(9) == 0 ? "Informational" : "",
           // A few keywords come without ranking pages, as from every tool.
           !primary && random.nextInt(16) == 0 ? "" : ranking(pool, hubs));

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
@@ -103,7 +104,9 @@ class SecondDemoSite {
       this.people = people;
       this.loadedSince = loadedSince;
       this.month = new DemoMonth(sites.today(site), sites.calendar(site));
-      types.list(site.id(), Kind.NEW).forEach(t -> typeIds.put(t.name().toLowerCase(), t.id()));
+      types
+          .list(site.id(), Kind.NEW)
+          .forEach(t -> typeIds.put(t.name().toLowerCase(Locale.ROOT), t.id()));
     }
 
     void run() {

@@ -113,7 +113,7 @@ public class DraftService implements RoundReversal {
     history.note(
         context,
         Right.WORK,
-        "Version %d of the draft of %s was saved.".formatted(seen + 1, round.reference()),
+        "Version %s of the draft of %s was saved.".formatted(seen + 1, round.reference()),
         Change.of(
             Thing.ARTICLE,
             round.number(),

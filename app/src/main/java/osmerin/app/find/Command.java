@@ -2,6 +2,7 @@ package osmerin.app.find;
 
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.Locale;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
@@ -47,8 +48,8 @@ enum Command {
 
   /** Whether every word begins a word of the name. */
   boolean matches(String words) {
-    String[] names = name.toLowerCase().split(" ");
-    for (String word : words.toLowerCase().split("\\s+")) {
+    String[] names = name.toLowerCase(Locale.ROOT).split(" ");
+    for (String word : words.toLowerCase(Locale.ROOT).split("\\s+")) {
       if (java.util.Arrays.stream(names).noneMatch(n -> n.startsWith(word))) {
         return false;
       }

@@ -3,6 +3,7 @@ package osmerin.app.find;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -96,7 +97,7 @@ public class FindService {
 
   private void addPeople(SiteContext context, String words, List<Finding> found) {
     team.people(context.siteId()).stream()
-        .filter(p -> p.name().toLowerCase().contains(words.toLowerCase()))
+        .filter(p -> p.name().toLowerCase(Locale.ROOT).contains(words.toLowerCase(Locale.ROOT)))
         .limit(EACH)
         .forEach(
             p ->

@@ -63,8 +63,7 @@ public class FrameService {
   @Transactional(readOnly = true)
   public Frame frame(SiteContext context) {
     Asked asked =
-        new Asked(
-            context.siteId(), context.site().slug(), context.today(), history.state(context));
+        new Asked(context.siteId(), context.site().slug(), context.today(), history.state(context));
     OfSite ofSite = kept.get(asked, key -> ofSite(context));
     return new Frame(
         context,

@@ -131,7 +131,7 @@ class GuardedFetch {
   private static byte[] content(URI address, HttpResponse<InputStream> answer) {
     try (InputStream body = answer.body()) {
       if (answer.statusCode() != 200) {
-        throw new RefusedException("“%s” answers with %d.".formatted(address, answer.statusCode()));
+        throw new RefusedException("“%s” answers with %s.".formatted(address, answer.statusCode()));
       }
       byte[] bytes = body.readNBytes(MOST_BYTES + 1);
       if (bytes.length > MOST_BYTES) {

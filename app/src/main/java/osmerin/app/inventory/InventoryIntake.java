@@ -148,8 +148,11 @@ public class InventoryIntake {
     List<LivePage> pages = readings.stream().flatMap(r -> r.pages().stream()).toList();
     if (pages.size() > MOST_PAGES) {
       throw new RefusedException(
-          "There are %,d pages; at most %,d are brought in at once. Split the file."
-              .formatted(pages.size(), MOST_PAGES));
+          String.format(
+              Locale.ROOT,
+              "There are %,d pages; at most %,d are brought in at once. Split the file.",
+              pages.size(),
+              MOST_PAGES));
     }
     boolean index = readings.size() == 1 && !readings.get(0).parts().isEmpty();
     if (pages.isEmpty()) {

@@ -2,6 +2,7 @@ package osmerin.app.live;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
@@ -133,7 +134,7 @@ class LiveController {
             + " of "
             + number
             + " is open: a "
-            + round.typeName().toLowerCase()
+            + round.typeName().toLowerCase(Locale.ROOT)
             + when
             + ".");
     return back(site, number);

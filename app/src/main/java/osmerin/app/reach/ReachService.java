@@ -73,7 +73,7 @@ public class ReachService implements Reversal {
     }
 
     String words() {
-      return "strength %d; a visit is worth %s, %s, %s"
+      return "strength %s; a visit is worth %s, %s, %s"
           .formatted(strength, shown(awareness), shown(consideration), shown(decision));
     }
   }
@@ -124,7 +124,7 @@ public class ReachService implements Reversal {
     context.require(Right.TARGETS);
     if (fitted && calibration(context).fitted() == null) {
       throw new RefusedException(
-          "Outcomes of at least %d articles are needed.".formatted(Calibration.ENOUGH));
+          "Outcomes of at least %s articles are needed.".formatted(Calibration.ENOUGH));
     }
     reach.add(context.siteId(), SHIPPED_STRENGTH);
     if (reach.setFitted(context.siteId(), fitted) == 1) {

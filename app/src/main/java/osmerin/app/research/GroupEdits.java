@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -280,8 +281,11 @@ public class GroupEdits implements Reversal {
     }
     if (ids.size() > MOST) {
       throw new RefusedException(
-          "At most %,d keywords are moved by hand at once; these are %,d."
-              .formatted(MOST, ids.size()));
+          String.format(
+              Locale.ROOT,
+              "At most %,d keywords are moved by hand at once; these are %,d.",
+              MOST,
+              ids.size()));
     }
     List<PlaceRow> places = edits.places(context.siteId(), List.copyOf(ids));
     if (places.size() < ids.size()) {

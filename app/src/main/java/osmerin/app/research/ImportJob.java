@@ -158,7 +158,7 @@ public class ImportJob {
   }
 
   private static String sentence(Finished finished) {
-    return "%s is imported: %s new, %d changed."
+    return "%s is imported: %s new, %s changed."
         .formatted(
             finished.row().fileName(),
             Counted.of(finished.row().added(), "keyword"),

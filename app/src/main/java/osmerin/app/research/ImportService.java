@@ -275,7 +275,7 @@ public class ImportService {
     history.note(
         context,
         Right.IMPORT,
-        "%s was imported: %s new, %d changed."
+        "%s was imported: %s new, %s changed."
             .formatted(name, Counted.of(added.size(), "keyword"), changed.size()),
         Change.of(Thing.IMPORT, importId, ImportUndo.IMPORT, null, "imported"));
     return importId;

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -72,8 +73,10 @@ public class KeywordEdits implements Reversal {
     List<Found> found = keywords.found(context.siteId(), filter, GroupEdits.MOST + 1);
     if (found.size() > GroupEdits.MOST) {
       throw new RefusedException(
-          "More than %,d keywords match. Filter for fewer; at most so many are changed at once."
-              .formatted(GroupEdits.MOST));
+          String.format(
+              Locale.ROOT,
+              "More than %,d keywords match. Filter for fewer; at most so many are changed at once.",
+              GroupEdits.MOST));
     }
     return found.stream().map(Found::id).toList();
   }
@@ -160,7 +163,7 @@ public class KeywordEdits implements Reversal {
   }
 
   private static String words(SearchIntent intent) {
-    return intent.name().toLowerCase();
+    return intent.name().toLowerCase(Locale.ROOT);
   }
 
   /** Puts the intents of an edit, or those before it, and reckons their groups anew. */

@@ -31,7 +31,7 @@ public class LandscapeService {
   static final int MOST_CIRCLES = 250;
 
   /** More marks than these a plot does not bear. */
-  static final int MOST_MARKS = 1_000;
+  static final int MOST_MARKS = 300;
 
   /** What a picture shows, and how wide its rings may be. */
   private record Shown(List<Thing> things, double ring) {}
@@ -147,7 +147,7 @@ public class LandscapeService {
             PLOT_HEIGHT);
     List<Plotted> plotted = new ArrayList<>();
     for (int i = shown.size() - 1; i >= 0; i--) {
-      plotted.add(new Plotted(shown.get(i), frame.marks().get(i)));
+      plotted.add(new Plotted(shown.get(i), frame.marks().get(i).rounded()));
     }
     return new Plot(frame, plotted, known.size() - shown.size());
   }

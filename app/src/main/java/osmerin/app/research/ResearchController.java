@@ -2,6 +2,7 @@ package osmerin.app.research;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -152,7 +153,8 @@ class ResearchController {
     Group group = research.group(site, id);
     String title = group.row().name();
     CommissionForm.Answers proposed =
-        commissioning.propose(site, title.substring(0, 1).toUpperCase() + title.substring(1));
+        commissioning.propose(
+            site, title.substring(0, 1).toUpperCase(Locale.ROOT) + title.substring(1));
     return commissioning.show(site, proposed, context(site, group), model);
   }
 

@@ -1,7 +1,6 @@
 package osmerin.app.research;
 
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;

@@ -100,7 +100,7 @@ public class TopicEdits implements Reversal {
     TopicRow topic = begin(context, id);
     if (on && topics.countFocus(context.siteId()) >= MOST_IN_FOCUS) {
       throw new RefusedException(
-          "%d topics are in focus already; more nobody keeps in mind. Take one out first."
+          "%s topics are in focus already; more nobody keeps in mind. Take one out first."
               .formatted(MOST_IN_FOCUS));
     }
     if (topics.focus(context.siteId(), id, on ? clock.instant() : null) == 1) {

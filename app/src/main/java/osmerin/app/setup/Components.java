@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -61,7 +62,7 @@ final class Components {
         number,
         "EX",
         number,
-        "An article that is " + state.name().toLowerCase().replace('_', ' '),
+        "An article that is " + state.name().toLowerCase(Locale.ROOT).replace('_', ' '),
         1,
         null,
         null,

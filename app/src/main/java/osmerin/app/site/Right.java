@@ -1,6 +1,7 @@
 package osmerin.app.site;
 
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -45,7 +46,9 @@ public enum Right {
         Arrays.stream(Role.values())
             .filter(this::isGivenTo)
             .map(
-                r -> (r == Role.EDITOR || r == Role.OWNER ? "an " : "a ") + r.label().toLowerCase())
+                r ->
+                    (r == Role.EDITOR || r == Role.OWNER ? "an " : "a ")
+                        + r.label().toLowerCase(Locale.ROOT))
             .collect(Collectors.joining(", "));
     int last = roles.lastIndexOf(", ");
     return last < 0 ? roles : roles.substring(0, last) + " or " + roles.substring(last + 2);

@@ -1,6 +1,7 @@
 package osmerin.app.site;
 
 import java.time.LocalDate;
+import java.util.Locale;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.ForbiddenException;
 
@@ -37,7 +38,7 @@ public record SiteContext(Site site, SignedIn person, Role role, LocalDate today
           "You are %s %s here. This takes %s. Nothing was changed."
               .formatted(
                   role == Role.EDITOR || role == Role.OWNER ? "an" : "a",
-                  role.label().toLowerCase(),
+                  role.label().toLowerCase(Locale.ROOT),
                   right.who()));
     }
   }

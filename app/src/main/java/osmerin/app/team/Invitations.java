@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -93,11 +94,14 @@ public class Invitations {
         The link works once, for seven days.
         """
             .formatted(
-                context.person().name(), context.site().name(), role.label().toLowerCase(), link));
+                context.person().name(),
+                context.site().name(),
+                role.label().toLowerCase(Locale.ROOT),
+                link));
     history.note(
         context,
         Right.MANAGE,
-        "%s was invited as %s.".formatted(to, role.label().toLowerCase()),
+        "%s was invited as %s.".formatted(to, role.label().toLowerCase(Locale.ROOT)),
         Change.lasting(Thing.SITE, context.siteId(), "Invitation", null, to));
     return link;
   }

@@ -3,12 +3,22 @@ package osmerin.app.platform;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Mapper;
+import org.junit.jupiter.api.Test;
 import org.springframework.stereotype.Controller;
 
 /** The rules of the house. */
@@ -68,4 +78,50 @@ class ArchitectureTest {
           .should()
           .dependOnClassesThat()
           .areAnnotatedWith(Mapper.class);
+
+  /** Else reference numbers, addresses and undo break under Turkish, or with Arabic digits. */
+  @ArchTest
+  static final ArchRule NOTHING_FOLLOWS_THE_LOCALE_OF_THE_MACHINE =
+      noClasses()
+          .that()
+          .resideInAPackage("osmerin..")
+          .should()
+          .callMethod(String.class, "toLowerCase")
+          .orShould()
+          .callMethod(String.class, "toUpperCase")
+          .orShould()
+          .callMethod(String.class, "format", String.class, Object[].class)
+          .orShould()
+          .callMethod(java.util.Locale.class, "getDefault")
+          .orShould()
+          .callMethod(java.text.NumberFormat.class, "getInstance")
+          .orShould()
+          .callMethod(java.text.NumberFormat.class, "getIntegerInstance")
+          .orShould()
+          .callMethod(java.time.format.DateTimeFormatter.class, "ofPattern", String.class);
+
+  private static final Pattern FORMATTED =
+      Pattern.compile(
+          "(\"(?:[^\"\\\\\n]|\\\\.)*\"|\"{3}.*?\"{3})\\s*\\.formatted\\(", Pattern.DOTALL);
+
+  private static final Pattern FOLLOWS_A_LOCALE = Pattern.compile("(?<!%)%[-0-9,.+$]*[dfxXeEgh]");
+
+  /** {@code formatted} knows no locale, so it may be given words and whole numbers only, by %s. */
+  @Test
+  void formattedIsGivenNothingThatFollowsALocale() throws IOException {
+    List<String> found = new ArrayList<>();
+    for (String module : List.of("core", "formats", "cli", "standins", "app")) {
+      try (Stream<Path> files = Files.walk(Path.of("..", module, "src", "main", "java"))) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          Matcher formats = FORMATTED.matcher(Files.readString(file));
+          while (formats.find()) {
+            if (FOLLOWS_A_LOCALE.matcher(formats.group(1)).find()) {
+              found.add(file.getFileName() + ": " + formats.group(1));
+            }
+          }
+        }
+      }
+    }
+    assertThat(found).isEmpty();
+  }
 }

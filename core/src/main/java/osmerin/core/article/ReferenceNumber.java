@@ -13,6 +13,8 @@ import java.util.regex.Pattern;
  * @param number 1 or more
  */
 public record ReferenceNumber(String prefix, int number) {
+  private static final int DIGITS = 4;
+
   private static final Pattern PREFIX = Pattern.compile("[A-Z][A-Z0-9]{0,5}");
   private static final Pattern FORM = Pattern.compile("([A-Z][A-Z0-9]{0,5}?)-?0*([1-9]\\d{0,8})");
 
@@ -37,6 +39,7 @@ public record ReferenceNumber(String prefix, int number) {
 
   @Override
   public String toString() {
-    return "%s-%04d".formatted(prefix, number);
+    String digits = String.valueOf(number);
+    return prefix + "-" + "0".repeat(Math.max(0, DIGITS - digits.length())) + digits;
   }
 }

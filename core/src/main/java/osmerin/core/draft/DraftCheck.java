@@ -3,6 +3,7 @@ package osmerin.core.draft;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import osmerin.core.brief.Outline;
@@ -76,7 +77,8 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
         return CheckResult.of(Check.LENGTH, Verdict.DOES_NOT_APPLY, words + " words, no range set");
       }
       WordRange range = brief.length().get();
-      String figure = "%,d of %,d–%,d words".formatted(words, range.low(), range.high());
+      String figure =
+          String.format(Locale.ROOT, "%,d of %,d–%,d words", words, range.low(), range.high());
       boolean near = words >= range.low() * NEARLY && words <= range.high() / NEARLY;
       Verdict verdict =
           range.contains(words) ? Verdict.MET : near ? Verdict.PARTLY : Verdict.NOT_MET;
@@ -172,7 +174,7 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
       }
       if (heading.level() > before + 1) {
         return Optional.of(
-            "“%s” jumps from level %d to %d".formatted(heading.text(), before, heading.level()));
+            "“%s” jumps from level %s to %s".formatted(heading.text(), before, heading.level()));
       }
       return Optional.empty();
     }

@@ -167,7 +167,10 @@ public record PageAddress(String value) {
       int c = text.codePointAt(i);
       int code = c == '%' ? hex(text, i + 1) : -1;
       if (code >= 0) {
-        out.append(isUnreserved(code) ? String.valueOf((char) code) : "%%%02X".formatted(code));
+        out.append(
+            isUnreserved(code)
+                ? String.valueOf((char) code)
+                : String.format(Locale.ROOT, "%%%02X", code));
         i += 3;
       } else {
         appendEscaped(out, c);
@@ -183,7 +186,7 @@ public record PageAddress(String value) {
       return;
     }
     for (byte b : Character.toString(codePoint).getBytes(StandardCharsets.UTF_8)) {
-      out.append("%%%02X".formatted(b & 0xFF));
+      out.append(String.format(Locale.ROOT, "%%%02X", b & 0xFF));
     }
   }
 

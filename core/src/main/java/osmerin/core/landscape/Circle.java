@@ -10,6 +10,15 @@ public record Circle(double x, double y, double r) {
     return dx * dx + dy * dy < near * near;
   }
 
+  /** To tenths, which nobody can tell from more. */
+  public Circle rounded() {
+    return new Circle(tenths(x), tenths(y), tenths(r));
+  }
+
+  private static double tenths(double length) {
+    return Math.round(length * 10) / 10.0;
+  }
+
   Circle scaled(double factor, double dx, double dy) {
     return new Circle(x * factor + dx, y * factor + dy, r * factor);
   }

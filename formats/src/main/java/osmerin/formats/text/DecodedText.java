@@ -13,6 +13,7 @@ import java.nio.charset.CharsetDecoder;
 import java.nio.charset.CoderResult;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.mozilla.universalchardet.UniversalDetector;
@@ -102,7 +103,7 @@ public record DecodedText(Charset charset, String text) {
     }
     StringBuilder start = new StringBuilder();
     for (int i = 0; i < Math.min(4, bytes.length); i++) {
-      start.append("%02x".formatted(bytes[i] & 0xFF));
+      start.append(String.format(Locale.ROOT, "%02x", bytes[i] & 0xFF));
     }
     SIGNATURES.forEach(
         (signature, what) -> {
