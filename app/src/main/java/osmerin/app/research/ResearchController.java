@@ -90,15 +90,19 @@ class ResearchController {
 
   @GetMapping("/groups/{id}")
   @Needs(Right.READ)
-  String group(SiteContext site, @PathVariable long id, Model model) {
-    addGroup(site, id, model);
+  String group(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    addGroup(site, id, page, model);
     return "research/group";
   }
 
   @GetMapping("/groups/{id}/drawer")
   @Needs(Right.READ)
   String drawer(SiteContext site, @PathVariable long id, Model model) {
-    addGroup(site, id, model);
+    addGroup(site, id, 1, model);
     return "research/group-drawer";
   }
 
@@ -124,8 +128,8 @@ class ResearchController {
     model.addAttribute("worth", whatIf.worth());
   }
 
-  private void addGroup(SiteContext site, long id, Model model) {
-    GroupPage page = research.page(site, id);
+  private void addGroup(SiteContext site, long id, int asked, Model model) {
+    GroupPage page = research.page(site, id, asked);
     model.addAttribute("page", page);
     addWorth(new WhatIf(page.group(), page.reach(), page.reach().held(), null), model);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));

@@ -310,7 +310,8 @@ interface ResearchMapper {
 
   Optional<GroupRow> findGroup(@Param("siteId") long siteId, @Param("id") long id);
 
-  List<MemberRow> members(@Param("groupId") long groupId);
+  /** Some of the keywords of a group, in no order. */
+  List<MemberRow> members(@Param("groupId") long groupId, @Param("ids") List<Long> ids);
 
   long countKeywords(@Param("siteId") long siteId);
 

@@ -1,5 +1,6 @@
 package osmerin.app.research;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,6 +13,7 @@ import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.reach.Reach;
 import osmerin.app.reach.ReachService;
@@ -23,6 +25,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.core.group.Cohesion;
 import osmerin.core.group.Cohesion.Doubt;
 import osmerin.core.group.Cohesion.Fit;
+import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.SharedEvidence;
 import osmerin.core.keyword.Keyword;
@@ -34,6 +37,7 @@ import osmerin.core.worth.Worth;
 @Service
 public class ResearchService {
   private static final int NEXT_SHOWN = 8;
+  private static final int MEMBERS_SHOWN = 200;
   private static final int BESIDE_SHOWN = 14;
   private static final int CANDIDATES = 24;
 
@@ -135,20 +139,21 @@ public class ResearchService {
   /**
    * A group with its keywords.
    *
-   * @param members the primary one first, then the doubtful ones
+   * @param primaryId of the primary keyword, null when the group has none
+   * @param members of the page shown: the primary one first, then the doubtful ones
+   * @param doubtful how many there are on all pages
    * @param tightness the part of its pages that a keyword shares with another on average, 0–1
    * @param beside other groups of its topic by demand, the first few
    */
   public record GroupPage(
       Group group,
+      @Nullable Long primaryId,
       List<Member> members,
+      Paging paging,
+      long doubtful,
       @Nullable Double tightness,
       List<GroupRow> beside,
-      Reach reach) {
-    public long doubtful() {
-      return members.stream().filter(m -> m.doubt() != null).count();
-    }
-  }
+      Reach reach) {}
 
   /** Why two keywords are together. */
   public record Why(String first, String second, SharedEvidence shared) {}
@@ -283,41 +288,62 @@ public class ResearchService {
     return weighed(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
   }
 
-  /** A group with its keywords and all that is to be seen of it. */
+  /** A group with the first of its keywords and all that is to be seen of it. */
   public GroupPage page(SiteContext context, long id) {
+    return page(context, id, 1);
+  }
+
+  /**
+   * The same with another page of its keywords.
+   *
+   * @param asked from 1
+   */
+  public GroupPage page(SiteContext context, long id, int asked) {
     Reach now = reach.get(context);
     Group group = group(context, id, now);
+    List<KnownKeyword> known =
+        StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(id), List.of()));
     Cohesion cohesion =
         Cohesion.of(
-            StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(id), List.of())).stream()
-                .map(KnownKeyword::keyword)
-                .toList(),
-            GroupingSettings.DEFAULT.depth());
+            known.stream().map(KnownKeyword::keyword).toList(), GroupingSettings.DEFAULT.depth());
+    Map<String, Long> ids = new HashMap<>();
+    known.forEach(k -> ids.put(k.keyword().normal(), k.id()));
+    List<Fit> ordered = primaryFirst(cohesion.fits());
+    Paging paging = new Paging(asked, MEMBERS_SHOWN, ordered.size());
     Long topic = group.row().topicId();
     return new GroupPage(
         group,
-        members(id, cohesion),
+        ordered.isEmpty() ? null : ids.get(ordered.get(0).keyword().normal()),
+        members(id, paging.of(ordered), ids),
+        paging,
+        ordered.stream().filter(fit -> fit.doubt() != null).count(),
         cohesion.tightness(),
         topic == null ? List.of() : research.beside(context.siteId(), topic, id, BESIDE_SHOWN),
         now);
   }
 
   /** The primary keyword, then the doubtful, the weakest first, then the others by volume. */
-  private List<Member> members(long groupId, Cohesion cohesion) {
-    Map<String, Integer> rank = new HashMap<>();
-    Map<String, Doubt> doubts = new HashMap<>();
-    for (Fit fit : cohesion.fits()) {
-      if (fit.doubt() != null) {
-        rank.put(fit.keyword().text(), rank.size());
-        doubts.put(fit.keyword().text(), fit.doubt());
-      }
+  private static List<Fit> primaryFirst(List<Fit> fits) {
+    List<Fit> ordered = new ArrayList<>(fits);
+    fits.stream()
+        .min(Comparator.comparing(Fit::keyword, Grouping.PRIMARY_FIRST))
+        .ifPresent(
+            primary -> {
+              ordered.remove(primary);
+              ordered.add(0, primary);
+            });
+    return ordered;
+  }
+
+  private List<Member> members(long groupId, List<Fit> shown, Map<String, Long> ids) {
+    List<Long> wanted = shown.stream().map(fit -> ids.get(fit.keyword().normal())).toList();
+    Map<Long, MemberRow> rows = new HashMap<>();
+    research.members(groupId, wanted).forEach(row -> rows.put(row.id(), row));
+    List<Member> members = new ArrayList<>();
+    for (int i = 0; i < wanted.size(); i++) {
+      members.add(new Member(rows.get(wanted.get(i)), shown.get(i).doubt()));
     }
-    return research.members(groupId).stream()
-        .map(row -> new Member(row, doubts.get(row.text())))
-        .sorted(
-            Comparator.<Member, Boolean>comparing(m -> !m.row().basis().equals("PRIMARY"))
-                .thenComparing(m -> rank.getOrDefault(m.row().text(), Integer.MAX_VALUE)))
-        .toList();
+    return members;
   }
 
   /** Why two keywords of the site are together, or could be. */
@@ -353,7 +379,13 @@ public class ResearchService {
    */
   public GroupKeywords keywords(SiteContext context, long groupId) {
     Group group = group(context, groupId);
-    List<String> texts = research.members(groupId).stream().map(MemberRow::text).toList();
+    List<String> texts =
+        StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(groupId), List.of()))
+            .stream()
+            .map(KnownKeyword::keyword)
+            .sorted(Grouping.PRIMARY_FIRST)
+            .map(Keyword::text)
+            .toList();
     if (texts.isEmpty()) {
       throw new RefusedException("“" + group.row().name() + "” has no keywords any more.");
     }

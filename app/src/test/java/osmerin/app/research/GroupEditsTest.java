@@ -27,7 +27,6 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.FullRunService.Preview;
 import osmerin.app.research.ResearchMapper.GroupRow;
-import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
 import osmerin.app.research.ResearchService.Member;
 import osmerin.app.site.Role;
@@ -426,17 +425,19 @@ class GroupEditsTest extends ApplicationTest {
   }
 
   private List<String> members(String name) {
-    return mapper.members(group(name)).stream().map(MemberRow::text).toList();
+    return members(group(name));
+  }
+
+  private List<String> members(long id) {
+    ResearchService.GroupKeywords keywords = research.keywords(site, id);
+    List<String> members = new java.util.ArrayList<>(List.of(keywords.primary()));
+    members.addAll(keywords.secondary());
+    return members;
   }
 
   private Map<String, List<String>> groups() {
     Map<String, List<String>> groups = new TreeMap<>();
-    mapper
-        .groups(site.siteId(), null, false)
-        .forEach(
-            g ->
-                groups.put(
-                    g.name(), mapper.members(g.id()).stream().map(MemberRow::text).toList()));
+    mapper.groups(site.siteId(), null, false).forEach(g -> groups.put(g.name(), members(g.id())));
     return groups;
   }
 

@@ -31,6 +31,7 @@ class ResearchFormsTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private ResearchMapper mapper;
+  @Autowired private ResearchService research;
   @Autowired private GroupMarks marks;
   private SiteContext site;
   private HttpPerson person;
@@ -129,7 +130,7 @@ class ResearchFormsTest extends ApplicationTest {
   void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {
     List<GroupRow> before = groups();
     long group = before.get(0).id();
-    String keyword = String.valueOf(mapper.members(group).get(0).id());
+    String keyword = String.valueOf(research.page(site, group).primaryId());
     HttpResponse<String> answer =
         person.post(
             base + path.replace("GROUP", String.valueOf(group)),
