@@ -26,6 +26,39 @@ class ResearchTest extends BrowserTest {
   @TempDir private Path folder;
 
   @Test
+  void theHeaderRowIsChosenAndColumnsThatAreNotReadStayInPlace() throws Exception {
+    browser.open(base + "/research/import");
+    browser.upload(
+        "#file",
+        Files.writeString(
+            folder.resolve("reels.csv"),
+            "Reels of May;;;;\nKeyword;Volume;Notes;Position;URL\nfly reel;90;x;3;"
+                + "https://river.example/fly\nold reel;20;y;14;https://river.example/old\n"
+                + "trout reel;30;z;8;https://river.example/trout\n"));
+    browser.press("Look at it");
+    browser.waitForText("thead", "Notes");
+    assertThat(browser.find("#header").getAttribute("value")).isEqualTo("2");
+    assertThat(browser.run(LEFT_EDGES_AGREE)).isEqualTo(true);
+    browser.choose("#header", "row 1");
+    browser.waitForText("thead", "Reels of May");
+    browser.choose("#header", "row 2");
+    browser.waitForText("thead", "Notes");
+    browser.press("Import");
+    browser.waitForText("main", "3 keywords");
+    browser.press("Add these pages to the inventory");
+    browser.waitForText("main", "river.example/old");
+  }
+
+  /** Each cell of the preview begins where its column's head does. */
+  private static final String LEFT_EDGES_AGREE =
+      """
+      const left = (e) => Math.round(e.getBoundingClientRect().left);
+      const heads = [...document.querySelectorAll('.ledger-file thead th')].map(left);
+      return [...document.querySelectorAll('.ledger-file tbody tr')].every((row) =>
+        [...row.children].every((cell, i) => left(cell) === heads[i]));
+      """;
+
+  @Test
   void aMessyFileBecomesGroupsThatSayWhatTheyAreWorth() throws Exception {
     browser.open(base + "/research/import");
     Path file = folder.resolve("eels.csv");

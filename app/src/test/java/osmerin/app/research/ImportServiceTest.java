@@ -16,6 +16,7 @@ import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.core.keyword.Volume;
 import osmerin.formats.text.UnreadableFileException;
 
 class ImportServiceTest extends ApplicationTest {
@@ -32,6 +33,9 @@ class ImportServiceTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
   @Autowired private ResearchMapper mapper;
+  @Autowired private KeywordLedger ledger;
+  @Autowired private FullRunService runs;
+  @Autowired private osmerin.app.history.UndoService undo;
   private SiteContext site;
 
   @BeforeEach
@@ -103,6 +107,63 @@ class ImportServiceTest extends ApplicationTest {
     Map<Long, Set<String>> after = groups();
     before.forEach((id, members) -> assertThat(after.get(id)).containsAll(members));
     assertThat(after).hasSameSizeAs(before);
+  }
+
+  @Test
+  void ownPositionsAreKeptShownAndGoWithTheImport() throws java.io.IOException {
+    bring(FILE);
+    Finished own =
+        bring(
+            "keyword,position,url\nrye bread,4,https://bakery.example/rye\n"
+                + "sourdough starter,12,https://bakery.example/starter\n"
+                + "crumb,x,https://www.bakery.example/starter/\n");
+    assertThat(own.own()).isEqualTo(3);
+    assertThat(own.dropped()).isEqualTo(1);
+    assertThat(imports.ownPages(site, own.row().id()))
+        .extracting(Object::toString)
+        .containsExactly("bakery.example/rye", "bakery.example/starter");
+    long rye = id("rye bread");
+    assertThat(ledger.single(site, rye).row().ownPosition()).isEqualTo(4);
+    assertThat(ledger.single(site, rye).row().pages()).isEqualTo(3);
+    java.io.StringWriter out = new java.io.StringWriter();
+    imports.writeProblems(site, own.row().id(), out);
+    assertThat(out.toString())
+        .contains("4,crumb,Own position is not a place from 1 on,x,value dropped");
+    undo.undoLatest(site);
+    assertThat(ledger.single(site, rye).row().ownPosition()).isNull();
+  }
+
+  private long id(String text) {
+    return mapper.keywords(site.siteId()).stream()
+        .filter(k -> k.text().equals(text))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
+  @Test
+  void rangesAreSummedAtBothEnds() {
+    bring(
+        "keyword,volume,difficulty,urls\nrye bread,1K-10K,20,a.example/1 a.example/2 a.example/3\n"
+            + "bake rye,100,20,a.example/1 a.example/2 a.example/3\n");
+    Group group = research.overview(site).next().get(0);
+    assertThat(group.row().volume()).isEqualTo(new Volume(3262, 1100, 10_100));
+    assertThat(group.worth().visitsSpan().high())
+        .isGreaterThan(9 * group.worth().visitsSpan().low());
+    assertThat(research.overview(site).topics().get(0).volume().high()).isEqualTo(10_100);
+  }
+
+  @Test
+  void aFullRunAfterTheSameImportMovesNothing() throws Exception {
+    java.nio.file.Path sample =
+        java.nio.file.Path.of("..", "docs", "samples", "marlpit-keywords.csv");
+    imports.importFile(site, "sample.csv", java.nio.file.Files.readAllBytes(sample));
+    FullRunService.Preview preview =
+        runs.preview(site, 3, osmerin.core.group.GroupingSettings.Mode.LOOSE);
+    assertThat(preview.moves()).isEmpty();
+    assertThat(preview.groups())
+        .isEqualTo(preview.now())
+        .isEqualTo((int) research.overview(site).groups());
   }
 
   @Test

@@ -50,6 +50,21 @@ class ReadingsTest extends ApplicationTest {
   }
 
   @Test
+  void aRememberedHeaderIsKnownAgainUnderAnotherTitleAndMoreOfThem() {
+    String header = "code;what people type;how it is\n";
+    String first = "List of May\n" + header + "x;eel trap;20\ny;elver net;30\n";
+    UUID id = imports.keep(site, "may.csv", first.getBytes(StandardCharsets.UTF_8));
+    FileReading corrected =
+        readings.reading(site, file(first), new Corrections(null, null, null, 2, CHOSEN));
+    assertThat(corrected.columns()).isEqualTo(CHOSEN);
+    imports.importWaiting(site, id, corrected, Progress.UNWATCHED);
+    FileReading next =
+        guess(file("List of June\nfor the team\n" + header + "z;smoked eel;40\nw;eel pie;9\n"));
+    assertThat(next.headerRow()).isEqualTo(3);
+    assertThat(next.columns()).isEqualTo(CHOSEN);
+  }
+
+  @Test
   void workThatIsStoppedKeepsNothing() {
     UUID id = imports.keep(site, "eels.csv", "keyword\neel\nelver\n".getBytes());
     UUID watched = work.begin(site, "Import", "eels.csv");
