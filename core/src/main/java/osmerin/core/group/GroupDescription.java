@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Grouping.Unit;
 import osmerin.core.group.Membership.Basis;
 import osmerin.core.group.Membership.Neighbour;
@@ -44,6 +45,11 @@ final class GroupDescription {
             .map(HeldGroup::key)
             .findFirst()
             .orElse(null);
+    return of(keptAs, keywords);
+  }
+
+  /** The same of keywords in order, each once. */
+  KeywordGroup of(@Nullable String keptAs, List<Keyword> keywords) {
     IntentReading reading = reading(keywords);
     return new KeywordGroup(
         keptAs,

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
@@ -64,8 +63,11 @@ public final class Grouping {
 
   /** Works out what is to be known of one group whose members are settled. */
   public KeywordGroup describe(String key, Collection<Keyword> members) {
-    Set<String> all = members.stream().map(Keyword::normal).collect(Collectors.toSet());
-    return group(members, List.of(new HeldGroup(key, all, true))).get(0);
+    Map<String, Keyword> distinct = new LinkedHashMap<>();
+    members.stream().sorted(PRIMARY_FIRST).forEach(k -> distinct.putIfAbsent(k.normal(), k));
+    Stems stems = new Stems();
+    return new GroupDescription(stems, new Variants(stems), settings.depth())
+        .of(key, List.copyOf(distinct.values()));
   }
 
   /** One run over one set of keywords. */
