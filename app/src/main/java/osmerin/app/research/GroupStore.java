@@ -17,6 +17,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.platform.data.CopyIn;
+import osmerin.app.research.Rearranging.Place;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
 import osmerin.core.group.Membership.Neighbour;
@@ -124,12 +125,26 @@ class GroupStore {
 
   /** Stores where keywords belong that are stored already. */
   void storeMemberships(Collection<Placed> placed) {
+    storeMemberships(placed, Map.of());
+  }
+
+  /**
+   * The same, with what was decided for some of them.
+   *
+   * @param decided by the id of the keyword; the others keep what was decided for them
+   */
+  void storeMemberships(Collection<Placed> placed, Map<Long, Place> decided) {
     research.createMemberships();
     copy.rows(
-        "membership (keyword_id, " + COLUMNS + ")",
+        "membership (keyword_id, pinned, excluded, " + COLUMNS + ")",
         placed,
         p -> {
-          List<@Nullable Object> fields = fields(p.keywordId());
+          Place place = decided.get(p.keywordId());
+          List<@Nullable Object> fields =
+              fields(
+                  p.keywordId(),
+                  place == null ? null : place.pinned(),
+                  place == null ? null : place.excluded());
           fields.addAll(p.fields());
           return fields;
         });

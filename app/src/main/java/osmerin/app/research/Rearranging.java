@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.platform.data.CopyIn;
+import osmerin.app.research.GroupStore.Placed;
 import osmerin.app.research.HandEditMapper.GroupState;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.KeywordGroup;
@@ -90,8 +91,11 @@ class Rearranging {
     Map<KeywordGroup, @Nullable Long> topicOf =
         topics(siteId, described(siteId, keywords, wanted), topicOfNew);
     Map<KeywordGroup, Long> ids = store.store(siteId, topicOf);
-    storePlaces(wanted);
-    store.storeMemberships(GroupStore.placed(keywords, ids).values());
+    Map<Long, Placed> placed = GroupStore.placed(keywords, ids);
+    store.storeMemberships(placed.values(), wanted);
+    Map<Long, Place> nowhere = new HashMap<>(wanted);
+    nowhere.keySet().removeAll(placed.keySet());
+    storePlaces(nowhere);
     research.emptyGroups(siteId, List.copyOf(touched));
     choosePillars(siteId);
   }
