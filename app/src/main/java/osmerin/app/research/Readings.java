@@ -4,9 +4,11 @@ import java.nio.charset.Charset;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import osmerin.app.research.ResearchMapper.HeaderNames;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
@@ -62,7 +64,10 @@ class Readings {
 
   /** A header met before is known again, whatever title stands above it. */
   private FileReading knownOrGuessed(SiteContext context, KeywordFile file, Source source) {
-    Set<List<String>> known = Set.copyOf(research.headers(context.siteId()));
+    Set<List<String>> known =
+        research.headerNames(context.siteId()).stream()
+            .map(HeaderNames::names)
+            .collect(Collectors.toSet());
     List<List<String>> first = file.first(source);
     return IntStream.range(0, first.size())
         .filter(row -> known.contains(first.get(row)))

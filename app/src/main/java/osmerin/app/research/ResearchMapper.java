@@ -118,10 +118,6 @@ interface ResearchMapper {
 
   List<HeaderNames> headerNames(@Param("siteId") long siteId);
 
-  default List<List<String>> headers(long siteId) {
-    return headerNames(siteId).stream().map(HeaderNames::names).toList();
-  }
-
   Optional<KnownHeader> findHeader(
       @Param("siteId") long siteId, @Param("header") List<String> header);
 
@@ -160,7 +156,16 @@ interface ResearchMapper {
   long countFigureChanges(@Param("importId") long importId);
 
   /** A volume of a keyword as an import had it. */
-  record VolumeAt(Instant at, String fileName, @Nullable Long volume) {}
+  record VolumeAt(
+      Instant at,
+      String fileName,
+      @Nullable Long volume,
+      @Nullable Long volumeLow,
+      @Nullable Long volumeHigh) {
+    public @Nullable Volume searches() {
+      return StoredKeyword.volume(volume, volumeLow, volumeHigh);
+    }
+  }
 
   /** The volumes of a keyword by import, the oldest first, the one of today last. */
   List<VolumeAt> volumes(@Param("siteId") long siteId, @Param("keywordId") long keywordId);

@@ -23,7 +23,7 @@ class MishapsTest extends BrowserTest {
     upload("clicks.csv", "date,clicks\n2026-01-01,4\n".getBytes(StandardCharsets.UTF_8));
     browser.waitForText("main", "No column looks like keywords");
     browser.press("Import");
-    browser.waitForText("[role=alert]", "Nothing was stored");
+    browser.waitForText("[role=alert]", "Choose the column with the keywords");
     browser.open(base + "/research");
     browser.waitForText("main", "Nothing here yet");
   }
@@ -37,7 +37,7 @@ class MishapsTest extends BrowserTest {
     browser.choose("select[name=columns]", "Keyword");
     browser.press("Import");
     browser.waitForText(".figures", "2");
-    browser.waitForText("main", "Every row could be read.");
+    browser.waitForText("main", "All rows were imported.");
   }
 
   @Test

@@ -23,9 +23,13 @@ public enum Column {
     this.label = label;
   }
 
-  /** Whether it is about one page, and means nothing unless its values do. */
-  boolean isOfAPage() {
-    return this == POSITION || this == OWN_POSITION || this == OWN_PAGE || this == RANKING_PAGES;
+  /** Whether a name alone does not make it one: its values have to be such. */
+  boolean needsItsValues() {
+    return this == KEYWORD
+        || this == POSITION
+        || this == OWN_POSITION
+        || this == OWN_PAGE
+        || this == RANKING_PAGES;
   }
 
   /** The name people see. */

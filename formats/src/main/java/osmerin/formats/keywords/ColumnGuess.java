@@ -140,7 +140,7 @@ final class ColumnGuess {
           named.stream().filter(this::holdsPages).forEach(i -> columns[i] = column);
         } else {
           named.stream()
-              .filter(i -> holds(i, column) || !column.isOfAPage())
+              .filter(i -> holds(i, column) || !column.needsItsValues())
               .min(
                   Comparator.<Integer, Boolean>comparing(i -> !holds(i, column))
                       .thenComparingInt(i -> name(i).strip().split("\\s+").length))
