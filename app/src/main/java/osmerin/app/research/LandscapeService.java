@@ -6,11 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.platform.web.In;
 import osmerin.app.reach.Reach;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.TopicSummary;
+import osmerin.core.keyword.Volume;
 import osmerin.core.landscape.Circle;
 import osmerin.core.landscape.Landscape;
 import osmerin.core.landscape.Landscape.Place;
@@ -71,7 +73,7 @@ public class LandscapeService {
     return picture(
         topics,
         RING,
-        t -> new Thing(t.topic().name(), t.searches(), figure(t.searches(), t.atLeast())),
+        t -> new Thing(t.topic().name(), t.searches(), figure(t.volume(), t.atLeast())),
         (t, place) -> {
           double all = Math.max(1, t.searches());
           return new Mark<>(t, place, 100 * t.live() / all, 100 * t.inWork() / all);
@@ -83,13 +85,15 @@ public class LandscapeService {
     return picture(
         groups,
         1,
-        g -> new Thing(g.row().name(), g.searches(), figure(g.searches(), g.row().atLeast())),
+        g -> new Thing(g.row().name(), g.searches(), figure(g.row().volume(), g.row().atLeast())),
         (g, place) ->
             new Mark<>(g, place, g.isLive() ? 100 : 0, !g.isLive() && !g.isOpen() ? 100 : 0));
   }
 
-  private static String figure(long searches, boolean atLeast) {
-    return searches == 0 ? "" : (atLeast ? "≥ " : "") + In.number(searches) + " a month";
+  private static String figure(@Nullable Volume volume, boolean atLeast) {
+    return volume == null || volume.high() == 0
+        ? ""
+        : (atLeast ? "≥ " : "") + In.volume(volume) + " a month";
   }
 
   private <T> Picture<T> picture(

@@ -58,8 +58,10 @@ public record Cohesion(@Nullable Double tightness, List<Fit> fits) {
     double[] words = words(members);
     Double mean = mean(shared);
     List<Fit> fits = new ArrayList<>();
+    boolean alone = members.size() < 2;
     for (int i = 0; i < shared.length; i++) {
-      fits.add(new Fit(members.get(i), shared[i], words[i], doubt(shared[i], words[i], mean)));
+      Doubt doubt = alone ? null : doubt(shared[i], words[i], mean);
+      fits.add(new Fit(members.get(i), shared[i], words[i], doubt));
     }
     fits.sort(
         Comparator.<Fit, Boolean>comparing(f -> f.doubt() == null)

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.Cohesion.Fit;
@@ -78,6 +79,12 @@ class EvidencePropertiesTest {
     assertThat(Cohesion.of(keywords, DEPTH)).isEqualTo(once);
     List<Boolean> doubtful = once.fits().stream().map(fit -> fit.doubt() != null).toList();
     assertThat(doubtful).isSortedAccordingTo(Collections.reverseOrder());
+  }
+
+  @Test
+  void whoIsAloneIsNotDoubtful() {
+    Cohesion alone = Cohesion.of(List.of(Keyword.of("kiln", 10L, List.of())), DEPTH);
+    assertThat(alone.fits()).singleElement().extracting(Fit::doubt).isNull();
   }
 
   @ParameterizedTest
