@@ -59,8 +59,14 @@ public class ImportService {
   /** An upload that waits for its columns to be confirmed. */
   record Waiting(UUID id, String name, KeywordFile file) {}
 
-  /** A finished import. */
-  record Finished(ImportRow row, List<ProblemTotal> totals, List<ProblemRow> problems, int own) {
+  /**
+   * A finished import.
+   *
+   * @param own keywords for which it says where the site's own page stands
+   * @param ownPages how many pages it names then
+   */
+  record Finished(
+      ImportRow row, List<ProblemTotal> totals, List<ProblemRow> problems, int own, int ownPages) {
     /** Values that were dropped, their rows kept. */
     public int dropped() {
       return totals.stream().filter(t -> !t.rejected()).mapToInt(ProblemTotal::rows).sum();
@@ -190,7 +196,8 @@ public class ImportService {
         row,
         research.problemTotals(id),
         research.problems(id, PROBLEMS_SHOWN),
-        research.countOwn(context.siteId(), id));
+        research.countOwn(context.siteId(), id),
+        research.ownPages(context.siteId(), id).size());
   }
 
   /** Writes everything that was wrong in a file as CSV, by line. */

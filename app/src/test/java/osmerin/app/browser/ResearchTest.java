@@ -45,7 +45,7 @@ class ResearchTest extends BrowserTest {
     browser.waitForText("thead", "Notes");
     browser.press("Import");
     browser.waitForText("main", "3 keywords");
-    browser.press("Add these pages to the inventory");
+    browser.press("Add to the inventory");
     browser.waitForText("main", "river.example/old");
   }
 

@@ -118,6 +118,9 @@ class ImportServiceTest extends ApplicationTest {
                 + "sourdough starter,12,https://bakery.example/starter\n"
                 + "crumb,x,https://www.bakery.example/starter/\n");
     assertThat(own.own()).isEqualTo(3);
+    assertThat(own.ownPages()).isEqualTo(2);
+    assertThat(bring("keyword,position\nrye bread,5\ncrumb,9\n").ownPages()).isZero();
+    undo.undoLatest(site);
     assertThat(own.dropped()).isEqualTo(1);
     assertThat(imports.ownPages(site, own.row().id()))
         .extracting(Object::toString)

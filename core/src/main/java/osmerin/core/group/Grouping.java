@@ -142,7 +142,7 @@ public final class Grouping {
       return new Unit(members, name, pages(members), subject, home);
     }
 
-    /** The pages that most of the variants have; where no page is, those of as many as possible. */
+    /** As many pages as a variant has on average, those that most variants have before others. */
     private List<PageAddress> pages(List<Keyword> members) {
       List<List<PageAddress>> known =
           members.stream().map(this::first).filter(its -> !its.isEmpty()).toList();
@@ -290,7 +290,7 @@ public final class Grouping {
    *
    * @param members in {@link #PRIMARY_FIRST} order
    * @param name the first of their normal forms
-   * @param pages the ranking pages that most of them have, cut to the depth
+   * @param pages the ranking pages that stand for all of them, cut to the depth
    * @param home the group they are in already
    */
   record Unit(
