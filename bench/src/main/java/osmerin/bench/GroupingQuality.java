@@ -9,6 +9,9 @@ import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Meaning;
+import osmerin.core.meaning.RememberedMeaning;
+import osmerin.meaning.SentenceModel;
 
 /** B-cubed figures of the grouping on labelled sets, made and by hand, beside the plain way. */
 final class GroupingQuality {
@@ -29,6 +32,10 @@ final class GroupingQuality {
                         .mapToObj(seed -> LabelledSet.of(shape, seed))
                         .toList()));
     line("labelled by hand", List.of(HandLabelled.read()));
+    Meaning meaning = new RememberedMeaning(new SentenceModel(), (done, all) -> {});
+    WordsOnly.heading();
+    WordsOnly.sets().forEach(set -> set.line(meaning));
+    glosses(meaning);
   }
 
   private static Map<String, Shape> shapes() {
@@ -71,6 +78,25 @@ final class GroupingQuality {
         strict[0] / sets.size(),
         strict[1] / sets.size(),
         strict[2] / sets.size());
+  }
+
+  /** The phrases labelled by hand without what a search finds for them. */
+  private static void glosses(Meaning meaning) {
+    LabelledSet set = HandLabelled.read();
+    List<Keyword> bare = set.keywords().stream().map(k -> k.withPages(List.of())).toList();
+    for (Meaning by : new Meaning[] {null, meaning}) {
+      Collection<List<String>> groups =
+          new Grouping(GroupingSettings.DEFAULT, by)
+              .group(bare).stream()
+                  .map(g -> g.members().stream().map(m -> m.keyword().normal()).toList())
+                  .toList();
+      System.out.printf(
+          "%-22s %8d | %s %.4f%n",
+          "glosses",
+          bare.size(),
+          by == null ? "spelling" : "meaning",
+          BCubed.of(groups, set.labels()).f1());
+    }
   }
 
   private static void add(double[] sums, BCubed figures) {

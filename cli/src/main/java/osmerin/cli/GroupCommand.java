@@ -6,7 +6,6 @@ import java.util.concurrent.Callable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.text.Counted;
 import osmerin.core.topic.Topic;
-import osmerin.core.topic.Topics;
 import osmerin.formats.keywords.GroupFile;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -26,7 +25,7 @@ final class GroupCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     List<KeywordGroup> groups = input.groups();
-    List<Topic> topics = new Topics().gather(groups);
+    List<Topic> topics = input.topics(groups);
     out.write(writer -> GroupFile.write(groups, topics, writer));
     int keywords = groups.stream().mapToInt(group -> group.members().size()).sum();
     spec.commandLine()

@@ -11,11 +11,16 @@ import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Meaning;
+import osmerin.core.meaning.RememberedMeaning;
 import osmerin.core.text.Counted;
+import osmerin.core.topic.Topic;
+import osmerin.core.topic.Topics;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
 import osmerin.formats.keywords.RowProblem;
 import osmerin.formats.text.UnreadableFileException;
+import osmerin.meaning.SentenceModel;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -24,6 +29,9 @@ import picocli.CommandLine.Spec;
 /** The keywords a command works on, and how they are grouped. */
 final class KeywordInput {
   private static final int PROBLEMS_SHOWN = 20;
+
+  /** Fewer texts than these take no time. */
+  private static final int TOLD_FROM = 2_000;
 
   @Spec(Spec.Target.MIXEE)
   private CommandSpec spec;
@@ -53,13 +61,23 @@ final class KeywordInput {
       description = "loose or strict (default ${DEFAULT-VALUE})")
   private GroupingSettings.Mode mode;
 
+  @Option(
+      names = "--near",
+      defaultValue = "43",
+      description =
+          "how near in meaning keywords must be where pages do not decide, 30–60: less puts more"
+              + " together (default ${DEFAULT-VALUE})")
+  private int near;
+
+  private final Meaning meaning = new RememberedMeaning(new SentenceModel(), this::progress);
+
   /**
    * Reads and groups; rows that cannot be read are reported.
    *
    * @throws IOException when a file cannot be read; the message names it
    */
   List<KeywordGroup> groups() throws IOException {
-    Grouping grouping = new Grouping(settings());
+    Grouping grouping = new Grouping(settings(), meaning);
     List<Keyword> read = read(keywords).keywords();
     if (ranking != null) {
       read = KeywordRows.withPages(read, read(ranking).keywords());
@@ -67,11 +85,23 @@ final class KeywordInput {
     return grouping.group(read);
   }
 
+  /** Gathers groups into topics. */
+  List<Topic> topics(List<KeywordGroup> groups) {
+    return new Topics(meaning).gather(groups);
+  }
+
+  /** Only where it takes long enough to be asked about. */
+  private void progress(int done, int all) {
+    if (all >= TOLD_FROM) {
+      spec.commandLine().getErr().printf("meaning of %,d of %,d texts%n", done, all);
+    }
+  }
+
   private GroupingSettings settings() {
     try {
-      return new GroupingSettings(minShared, GroupingSettings.DEFAULT.depth(), mode);
+      return new GroupingSettings(minShared, GroupingSettings.DEFAULT.depth(), mode, near);
     } catch (IllegalArgumentException e) {
-      throw new ParameterException(spec.commandLine(), "--min-shared: " + e.getMessage(), e);
+      throw new ParameterException(spec.commandLine(), e.getMessage(), e);
     }
   }
 

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.Callable;
 import osmerin.core.group.KeywordGroup;
-import osmerin.core.topic.Topics;
 import osmerin.core.worth.SiteReach;
 import osmerin.formats.keywords.WorthFile;
 import picocli.CommandLine.Command;
@@ -44,7 +43,7 @@ final class WorthCommand implements Callable<Integer> {
     }
     List<KeywordGroup> groups = input.groups();
     WorthFile file = new WorthFile(site, hours);
-    out.write(writer -> file.write(groups, new Topics().gather(groups), writer));
+    out.write(writer -> file.write(groups, input.topics(groups), writer));
     return 0;
   }
 

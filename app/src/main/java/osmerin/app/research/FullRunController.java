@@ -36,11 +36,16 @@ class FullRunController {
       SiteContext site,
       @RequestParam(required = false) @Nullable Integer minShared,
       @RequestParam(required = false) @Nullable String mode,
+      @RequestParam(required = false) @Nullable Integer near,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
     GroupingSettings now = runs.settings(site);
     Preview preview =
-        runs.preview(site, minShared == null ? now.minShared() : minShared, mode(mode, now.mode()));
+        runs.preview(
+            site,
+            minShared == null ? now.minShared() : minShared,
+            mode(mode, now.mode()),
+            near == null ? now.near() : near);
     Paging paging = new Paging(page, PAGE, preview.moves().size());
     model.addAttribute("now", now);
     model.addAttribute("preview", preview);
@@ -64,9 +69,10 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
+      @RequestParam int near,
       @RequestParam(defaultValue = "") String seal,
       RedirectAttributes to) {
-    runs.apply(site, minShared, mode(mode, Mode.LOOSE), seal);
+    runs.apply(site, minShared, mode(mode, Mode.LOOSE), near, seal);
     Foot.say(to, "All keywords are grouped anew.");
     return "redirect:" + site.base() + "/research";
   }
@@ -78,8 +84,9 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
+      @RequestParam int near,
       RedirectAttributes to) {
-    runs.choose(site, minShared, mode(mode, Mode.LOOSE));
+    runs.choose(site, minShared, mode(mode, Mode.LOOSE), near);
     Foot.say(to, "Later imports are grouped this way. Nothing was moved.");
     return "redirect:" + site.base() + "/research/anew";
   }

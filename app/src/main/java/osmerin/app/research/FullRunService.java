@@ -18,6 +18,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.history.History;
+import osmerin.app.meaning.Meanings;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.HandEditMapper.PlaceRow;
 import osmerin.app.research.Rearranging.Place;
@@ -31,6 +32,7 @@ import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.StandingGroup;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Counted;
 
 /**
@@ -46,6 +48,7 @@ public class FullRunService {
   private final GroupStore store;
   private final ArticleService articles;
   private final History history;
+  private final Meanings meanings;
   private final ApplicationEventPublisher events;
 
   /** The pages of one preview come from one run. */
@@ -60,7 +63,9 @@ public class FullRunService {
       GroupStore store,
       ArticleService articles,
       History history,
+      Meanings meanings,
       ApplicationEventPublisher events) {
+    this.meanings = meanings;
     this.events = events;
     this.research = research;
     this.edits = edits;
@@ -105,10 +110,10 @@ public class FullRunService {
 
   /** What a full run with these settings would do. */
   @Transactional(readOnly = true)
-  public Preview preview(SiteContext context, int minShared, Mode mode) {
+  public Preview preview(SiteContext context, int minShared, Mode mode, int near) {
     context.require(Right.IMPORT);
     return previews.get(
-        new Asked(context.siteId(), settings(minShared, mode), history.state(context)),
+        new Asked(context.siteId(), settings(minShared, mode, near), history.state(context)),
         asked -> new Run(context, asked.settings()).preview());
   }
 
@@ -119,32 +124,36 @@ public class FullRunService {
    * @throws RefusedException when it would no longer do what was shown
    */
   @Transactional
-  public void apply(SiteContext context, int minShared, Mode mode, String seal) {
+  public void apply(SiteContext context, int minShared, Mode mode, int near, String seal) {
     handEdits.begin(context);
-    Run run = new Run(context, settings(minShared, mode));
+    Run run = new Run(context, settings(minShared, mode, near));
     if (!run.seal().equals(seal)) {
       throw new RefusedException(
           "The keywords have changed since, and other ones would move now. Look once more.");
     }
-    choice.choose(context.siteId(), minShared, mode);
+    choice.choose(context.siteId(), run.settings);
     run.apply();
     events.publishEvent(new GroupsChanged(context));
   }
 
   /** Uses these settings for what is imported from now on, without moving anything. */
   @Transactional
-  public void choose(SiteContext context, int minShared, Mode mode) {
+  public void choose(SiteContext context, int minShared, Mode mode, int near) {
     context.require(Right.IMPORT);
-    settings(minShared, mode);
-    choice.choose(context.siteId(), minShared, mode);
+    choice.choose(context.siteId(), settings(minShared, mode, near));
   }
 
-  private static GroupingSettings settings(int minShared, Mode mode) {
+  private static GroupingSettings settings(int minShared, Mode mode, int near) {
     int depth = GroupingSettings.DEFAULT.depth();
     if (minShared < 1 || minShared > depth) {
       throw new RefusedException("Two keywords share at least 1 and at most " + depth + " pages.");
     }
-    return new GroupingSettings(minShared, depth, mode);
+    if (near < GroupingSettings.NEAREST_APART || near > GroupingSettings.MOST_APART) {
+      throw new RefusedException(
+          "Nearness is between %d and %d hundredths."
+              .formatted(GroupingSettings.NEAREST_APART, GroupingSettings.MOST_APART));
+    }
+    return new GroupingSettings(minShared, depth, mode, near);
   }
 
   /** One look at all keywords and groups of a site. */
@@ -154,6 +163,7 @@ public class FullRunService {
     private final List<KnownKeyword> keywords;
     private final Map<Long, GroupRow> rows = new HashMap<>();
     private final List<StandingGroup> standing;
+    private final @Nullable Meaning meaning = meanings.unwatched();
     private final FullRun run;
 
     Run(SiteContext context, GroupingSettings settings) {
@@ -165,7 +175,9 @@ public class FullRunService {
               .toList();
       research.groups(context.siteId(), null, true).forEach(g -> rows.put(g.id(), g));
       standing = standing();
-      run = FullRun.of(settings, keywords.stream().map(KnownKeyword::keyword).toList(), standing);
+      run =
+          FullRun.of(
+              settings, meaning, keywords.stream().map(KnownKeyword::keyword).toList(), standing);
     }
 
     private List<StandingGroup> standing() {
@@ -251,6 +263,7 @@ public class FullRunService {
           store.storeAll(
               context.siteId(),
               run.groups(),
+              meaning,
               stored -> store.storeMemberships(GroupStore.placed(keywords, stored).values()));
       Map<String, KnownKeyword> known = new HashMap<>();
       keywords.forEach(k -> known.put(k.keyword().normal(), k));

@@ -21,6 +21,7 @@ import osmerin.app.research.Rearranging.Place;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
 import osmerin.core.group.Membership.Neighbour;
+import osmerin.core.meaning.Meaning;
 import osmerin.core.topic.Topic;
 import osmerin.core.topic.Topics;
 
@@ -29,11 +30,12 @@ import osmerin.core.topic.Topics;
 class GroupStore {
   /** The columns that say where a keyword belongs and why. */
   static final String COLUMNS =
-      "group_id, basis, shared_with_primary, nearest, nearest_shared, shared_words";
+      "group_id, basis, shared_with_primary, nearest, nearest_shared, shared_words, near_primary,"
+          + " nearest_near";
 
   /** In the order of {@link #COLUMNS}: a keyword that waits for a group. */
   static final List<@Nullable Object> WAITING =
-      fields(null, null, 0, List.of(), List.of(), List.of());
+      fields(null, null, 0, List.of(), List.of(), List.of(), null, List.of());
 
   private final ResearchMapper research;
   private final CopyIn copy;
@@ -45,6 +47,11 @@ class GroupStore {
 
   /** A keyword in its group. */
   record Placed(long keywordId, long groupId, Membership membership) {
+    /** To hundredths, so that what differs in the last places only is not stored anew. */
+    private static @Nullable Double rounded(@Nullable Double near) {
+      return near == null ? null : Math.round(near * 100) / 100.0;
+    }
+
     /** In the order of {@link #COLUMNS}. */
     List<@Nullable Object> fields() {
       return CopyIn.fields(
@@ -53,7 +60,13 @@ class GroupStore {
           membership.sharedWithPrimary(),
           membership.nearest().stream().map(n -> n.keyword().text()).toList(),
           membership.nearest().stream().map(Neighbour::sharedPages).toList(),
-          membership.sharedWords().stream().sorted().toList());
+          membership.sharedWords().stream().sorted().toList(),
+          rounded(membership.nearToPrimary()),
+          membership.nearest().stream()
+              .map(Neighbour::nearness)
+              .filter(near -> near != null)
+              .map(Placed::rounded)
+              .toList());
     }
   }
 
@@ -62,14 +75,18 @@ class GroupStore {
    * ones; that is worked out beside what is stored meanwhile.
    *
    * @param groups those that exist are named by their id
+   * @param meaning null where there is none
    * @param meanwhile stores what needs the groups but not their topics; given the id of each group
    * @return the id of each
    */
   Map<KeywordGroup, Long> storeAll(
-      long siteId, List<KeywordGroup> groups, Consumer<Map<KeywordGroup, Long>> meanwhile) {
+      long siteId,
+      List<KeywordGroup> groups,
+      @Nullable Meaning meaning,
+      Consumer<Map<KeywordGroup, Long>> meanwhile) {
     Map<String, Topics.Kept> kept = keptTopics(siteId);
     CompletableFuture<List<Topic>> gathering =
-        CompletableFuture.supplyAsync(() -> new Topics().gather(groups, kept));
+        CompletableFuture.supplyAsync(() -> new Topics(meaning).gather(groups, kept));
     Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
     Map<KeywordGroup, @Nullable Long> topicBefore = topicBefore(groups, kept);
     storeGroups(siteId, groupIds, topicBefore);
@@ -77,7 +94,7 @@ class GroupStore {
     List<Topic> topics = gathering.join();
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
     storeTopics(siteId, topicIds);
-    storeJoined(topicIds, groupIds, topicBefore);
+    storeJoined(topicIds, groupIds);
     storePillars(topicIds, groupIds);
     return groupIds;
   }
@@ -189,18 +206,23 @@ class GroupStore {
         topic -> fields(ids.get(topic), siteId, topic.name()));
   }
 
-  private void storeJoined(
-      Map<Topic, Long> topicIds,
-      Map<KeywordGroup, Long> groupIds,
-      Map<KeywordGroup, @Nullable Long> topicBefore) {
+  private void storeJoined(Map<Topic, Long> topicIds, Map<KeywordGroup, Long> groupIds) {
     List<List<@Nullable Object>> joined = new ArrayList<>();
     topicIds.forEach(
         (topic, id) ->
-            topic.groups().stream()
-                .filter(group -> !id.equals(topicBefore.get(group)))
-                .forEach(group -> joined.add(fields(groupIds.get(group), id))));
+            topic
+                .places()
+                .forEach(
+                    place ->
+                        joined.add(
+                            fields(
+                                groupIds.get(place.group()),
+                                id,
+                                Placed.rounded(place.near()),
+                                place.words(),
+                                place.alsoFits()))));
     research.createJoined();
-    copy.rows("joined (group_id, topic_id)", joined, fields -> fields);
+    copy.rows("joined (group_id, topic_id, near, words, also)", joined, fields -> fields);
     research.applyJoined();
   }
 

@@ -2,7 +2,6 @@ package osmerin.app.research;
 
 import org.springframework.stereotype.Component;
 import osmerin.core.group.GroupingSettings;
-import osmerin.core.group.GroupingSettings.Mode;
 
 /** How the keywords of a site are grouped. */
 @Component
@@ -20,11 +19,14 @@ class GroupingChoice {
         .map(
             chosen ->
                 new GroupingSettings(
-                    chosen.minShared(), GroupingSettings.DEFAULT.depth(), chosen.mode()))
+                    chosen.minShared(),
+                    GroupingSettings.DEFAULT.depth(),
+                    chosen.mode(),
+                    chosen.near()))
         .orElse(GroupingSettings.DEFAULT);
   }
 
-  void choose(long siteId, int minShared, Mode mode) {
-    research.chooseGrouping(siteId, minShared, mode);
+  void choose(long siteId, GroupingSettings settings) {
+    research.chooseGrouping(siteId, settings.minShared(), settings.mode(), settings.near());
   }
 }

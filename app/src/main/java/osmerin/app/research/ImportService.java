@@ -40,6 +40,7 @@ import osmerin.core.keyword.ExcludeList;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
+import osmerin.core.text.LanguageGuess;
 import osmerin.formats.keywords.FileReading;
 import osmerin.formats.keywords.GroupFile;
 import osmerin.formats.keywords.KeywordFile;
@@ -79,6 +80,7 @@ public class ImportService {
   private final VariantFolding folding;
   private final Exclusions exclusions;
   private final Readings readings;
+  private final SiteNearness nearness;
   private final CopyIn copy;
   private final History history;
   private final ApplicationEventPublisher events;
@@ -90,11 +92,13 @@ public class ImportService {
       VariantFolding folding,
       Exclusions exclusions,
       Readings readings,
+      SiteNearness nearness,
       CopyIn copy,
       History history,
       ApplicationEventPublisher events) {
     this.events = events;
     this.readings = readings;
+    this.nearness = nearness;
     this.research = research;
     this.regrouping = regrouping;
     this.store = store;
@@ -234,13 +238,14 @@ public class ImportService {
     research.lock(context.siteId());
     progress.at("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
     Map<String, KnownKeyword> known = known(context.siteId());
+    LanguageGuess guess = guess(context.siteId(), known.values(), rows.keywords());
     List<Keyword> fresh = new ArrayList<>();
     List<KnownKeyword> changed = new ArrayList<>();
     List<Long> met = new ArrayList<>();
     for (Keyword keyword : rows.keywords()) {
       KnownKeyword before = known.get(keyword.normal());
       if (before == null) {
-        fresh.add(keyword);
+        fresh.add(keyword.in(guess.of(keyword.normal())));
       } else {
         met.add(before.id());
         KnownKeyword after = before.updatedBy(keyword);
@@ -269,6 +274,7 @@ public class ImportService {
     regrouping.place(
         context.siteId(),
         known.values(),
+        progress,
         placed -> {
           progress.at("Storing " + Counted.of(added.size(), "keyword"));
           storeAdded(context.siteId(), importId, added, placed);
@@ -306,6 +312,15 @@ public class ImportService {
         .map(k -> placed.get(k.id()))
         .filter(p -> p != null && groups.contains(p.groupId()))
         .toList();
+  }
+
+  /** Learned from what is known and what comes. */
+  private LanguageGuess guess(long siteId, Collection<KnownKeyword> known, List<Keyword> read) {
+    List<String> texts =
+        Stream.concat(known.stream().map(KnownKeyword::keyword), read.stream())
+            .map(Keyword::normal)
+            .toList();
+    return LanguageGuess.from(texts, nearness.language(siteId));
   }
 
   private Map<String, KnownKeyword> known(long siteId) {
@@ -358,7 +373,8 @@ public class ImportService {
       long siteId, long importId, List<KnownKeyword> added, Map<Long, Placed> placed) {
     copy.rows(
         "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
-            + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded, "
+            + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded,"
+            + " language, "
             + GroupStore.COLUMNS
             + ")",
         added,
@@ -366,7 +382,13 @@ public class ImportService {
           List<@Nullable Object> fields =
               fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
           fields.addAll(figures(k.keyword()));
-          fields.addAll(fields(importId, importId, k.byHand().pinned(), k.byHand().excluded()));
+          fields.addAll(
+              fields(
+                  importId,
+                  importId,
+                  k.byHand().pinned(),
+                  k.byHand().excluded(),
+                  k.keyword().language().tag()));
           Placed place = placed.get(k.id());
           fields.addAll(place == null ? GroupStore.WAITING : place.fields());
           return fields;

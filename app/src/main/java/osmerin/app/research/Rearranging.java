@@ -21,6 +21,7 @@ import osmerin.app.research.HandEditMapper.GroupState;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Nearness;
 import osmerin.core.topic.Topics;
 
 /**
@@ -33,6 +34,7 @@ class Rearranging {
   private final ResearchMapper research;
   private final GroupingChoice choice;
   private final GroupStore store;
+  private final SiteNearness nearness;
   private final CopyIn copy;
 
   Rearranging(
@@ -40,7 +42,9 @@ class Rearranging {
       ResearchMapper research,
       GroupingChoice choice,
       GroupStore store,
+      SiteNearness nearness,
       CopyIn copy) {
+    this.nearness = nearness;
     this.edits = edits;
     this.research = research;
     this.choice = choice;
@@ -111,8 +115,12 @@ class Rearranging {
       }
     }
     Grouping grouping = new Grouping(choice.settings(siteId));
+    Nearness near =
+        members.values().stream().flatMap(List::stream).anyMatch(Grouping::hasFewPages)
+            ? nearness.of(siteId)
+            : null;
     return members.entrySet().stream()
-        .map(g -> grouping.describe(g.getKey().toString(), g.getValue()))
+        .map(g -> grouping.describe(g.getKey().toString(), g.getValue(), near))
         .toList();
   }
 
@@ -153,7 +161,7 @@ class Rearranging {
           .forEach(
               k -> members.computeIfAbsent(k.groupId(), g -> new ArrayList<>()).add(k.keyword()));
       List<KeywordGroup> groups = new ArrayList<>();
-      members.forEach((id, its) -> groups.add(grouping.describe(id.toString(), its)));
+      members.forEach((id, its) -> groups.add(grouping.describe(id.toString(), its, null)));
       edits.setPillar(topic, Long.valueOf(new Topics().pillar(groups).keptAs()));
     }
   }

@@ -8,10 +8,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
+import osmerin.app.meaning.Meanings;
 import osmerin.app.research.GroupStore.Placed;
+import osmerin.app.work.Progress;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.HeldGroup;
 import osmerin.core.group.KeywordGroup;
+import osmerin.core.meaning.Meaning;
 
 /**
  * Finds every new keyword of a site its group and every new group its topic, and stores both. What
@@ -23,8 +26,10 @@ class Regrouping {
   private final ResearchMapper research;
   private final GroupingChoice choice;
   private final GroupStore store;
+  private final Meanings meanings;
 
-  Regrouping(ResearchMapper research, GroupingChoice choice, GroupStore store) {
+  Regrouping(ResearchMapper research, GroupingChoice choice, GroupStore store, Meanings meanings) {
+    this.meanings = meanings;
     this.research = research;
     this.choice = choice;
     this.store = store;
@@ -32,22 +37,27 @@ class Regrouping {
 
   /** As below, with nothing to store meanwhile. */
   Map<Long, Placed> place(long siteId, Collection<KnownKeyword> keywords) {
-    return place(siteId, keywords, placed -> {});
+    return place(siteId, keywords, Progress.UNWATCHED, placed -> {});
   }
 
   /**
    * Groups the keywords and stores the groups and topics, within the caller's transaction.
    *
    * @param keywords all of the site
+   * @param progress is told where it takes long
    * @param meanwhile stores where keywords belong, beside the gathering of topics
    * @return where each belongs, by its id, to be stored with it; those that wait are left out
    */
   Map<Long, Placed> place(
-      long siteId, Collection<KnownKeyword> keywords, Consumer<Map<Long, Placed>> meanwhile) {
+      long siteId,
+      Collection<KnownKeyword> keywords,
+      Progress progress,
+      Consumer<Map<Long, Placed>> meanwhile) {
+    Meaning meaning = meanings.watched(progress);
     List<KnownKeyword> taking = keywords.stream().filter(k -> !k.waitsByHand()).toList();
     List<HeldGroup> held = held(siteId, taking);
     List<KeywordGroup> groups =
-        new Grouping(choice.settings(siteId))
+        new Grouping(choice.settings(siteId), meaning)
             .group(taking.stream().map(KnownKeyword::keyword).toList(), held).stream()
                 .filter(group -> held.isEmpty() || !waits(group))
                 .toList();
@@ -55,6 +65,7 @@ class Regrouping {
     store.storeAll(
         siteId,
         groups,
+        meaning,
         ids -> {
           placed.putAll(GroupStore.placed(taking, ids));
           meanwhile.accept(placed);

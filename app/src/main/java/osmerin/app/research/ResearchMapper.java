@@ -66,6 +66,8 @@ interface ResearchMapper {
       List<String> nearest,
       List<Integer> nearestShared,
       List<String> sharedWords,
+      @Nullable Double nearPrimary,
+      List<Float> nearestNear,
       boolean pinned) {
     public @Nullable Volume searches() {
       return StoredKeyword.volume(volume, volumeLow, volumeHigh);
@@ -187,10 +189,22 @@ interface ResearchMapper {
 
   int countOwn(@Param("siteId") long siteId, @Param("importId") long importId);
 
+  /** Differs when the keywords of a site, or their ranking pages, do. */
+  String keywordState(@Param("siteId") long siteId);
+
+  /** A text and its language. */
+  record SpokenText(String normal, @Nullable String language) {}
+
+  /** Keywords of fewer known ranking pages, without those that a person lets wait. */
+  List<SpokenText> fewPages(@Param("siteId") long siteId, @Param("fewer") int fewer);
+
+  /** The tag of the language that most keywords of a site are in. */
+  String siteLanguage(@Param("siteId") long siteId);
+
   List<StoredKeyword> keywords(@Param("siteId") long siteId);
 
   /** How a site groups. */
-  record GroupingRow(int minShared, GroupingSettings.Mode mode) {}
+  record GroupingRow(int minShared, GroupingSettings.Mode mode, int near) {}
 
   List<Long> lockedGroups(@Param("siteId") long siteId);
 
@@ -199,7 +213,8 @@ interface ResearchMapper {
   void chooseGrouping(
       @Param("siteId") long siteId,
       @Param("minShared") int minShared,
-      @Param("mode") GroupingSettings.Mode mode);
+      @Param("mode") GroupingSettings.Mode mode,
+      @Param("near") int near);
 
   /** Says of groups that all keywords have left that they have none; of all, or of these. */
   void emptyGroups(@Param("siteId") long siteId, @Param("ids") @Nullable List<Long> ids);

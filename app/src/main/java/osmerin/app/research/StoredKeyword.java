@@ -4,12 +4,14 @@ import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.research.KnownKeyword.ByHand;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Volume;
+import osmerin.core.text.Language;
 
 /** A keyword as it is stored. */
 record StoredKeyword(
@@ -25,7 +27,8 @@ record StoredKeyword(
     @Nullable Long groupId,
     boolean pinned,
     boolean intentPinned,
-    boolean excluded) {
+    boolean excluded,
+    @Nullable String language) {
 
   /** The same as they are computed with; pages that several have are kept once. */
   static List<KnownKeyword> known(List<StoredKeyword> stored) {
@@ -45,9 +48,10 @@ record StoredKeyword(
     Volume figure = volume(volume, volumeLow, volumeHigh);
     List<PageAddress> addresses =
         pages.stream().map(p -> met.computeIfAbsent(p, PageAddress::new)).toList();
+    Keyword keyword = new Keyword(text, figure, difficulty, costPerClick, intent, addresses);
     return new KnownKeyword(
         id,
-        new Keyword(text, figure, difficulty, costPerClick, intent, addresses),
+        Optional.ofNullable(language).flatMap(Language::ofTag).map(keyword::in).orElse(keyword),
         groupId,
         new ByHand(pinned, intentPinned, excluded));
   }

@@ -35,8 +35,7 @@ class VariantFolding {
     Map<String, List<KnownKeyword>> sets = new HashMap<>(all.size() * 2);
     for (KnownKeyword keyword : all) {
       if (!keyword.byHand().excluded()) {
-        sets.computeIfAbsent(variants.key(keyword.keyword().text()), v -> new ArrayList<>(1))
-            .add(keyword);
+        sets.computeIfAbsent(variants.key(keyword.keyword()), v -> new ArrayList<>(1)).add(keyword);
       }
     }
     List<Folded> folded = new ArrayList<>();

@@ -124,7 +124,8 @@ public record Cohesion(@Nullable Double tightness, List<Fit> fits) {
 
   private static double[] words(List<Keyword> members) {
     Stems stems = new Stems();
-    List<Set<String>> all = members.parallelStream().map(k -> stems.subject(k.text())).toList();
+    List<Set<String>> all =
+        members.parallelStream().map(k -> stems.subject(k.text(), k.language())).toList();
     Map<String, Integer> counts = new HashMap<>();
     all.forEach(its -> its.forEach(stem -> counts.merge(stem, 1, Integer::sum)));
     return all.stream()

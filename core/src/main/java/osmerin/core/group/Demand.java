@@ -43,9 +43,7 @@ public record Demand(@Nullable Volume volume, boolean atLeast, @Nullable Double 
     Map<String, List<Volume>> known = new LinkedHashMap<>();
     for (Keyword keyword : keywords) {
       if (keyword.volume() != null) {
-        known
-            .computeIfAbsent(variants.key(keyword.text()), k -> new ArrayList<>())
-            .add(keyword.volume());
+        known.computeIfAbsent(variants.key(keyword), k -> new ArrayList<>()).add(keyword.volume());
       }
     }
     return known.values().stream().map(Variants::volume).reduce(Volume::plus).orElseThrow();

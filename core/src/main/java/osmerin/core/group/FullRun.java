@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Meaning;
 
 /**
  * All keywords grouped anew. What a person pinned or locked stays; every other keyword goes where
@@ -37,12 +38,26 @@ public record FullRun(List<KeywordGroup> groups, List<Move> moves, Set<String> e
     ended = Set.copyOf(ended);
   }
 
-  /** Groups anew; neither the order of keywords nor that of groups changes the result. */
+  /** Where pages are missing spelling decides. */
   public static FullRun of(
       GroupingSettings settings, Collection<Keyword> keywords, Collection<StandingGroup> standing) {
+    return of(settings, null, keywords, standing);
+  }
+
+  /**
+   * Groups anew; neither the order of keywords nor that of groups changes the result.
+   *
+   * @param meaning null where there is none
+   */
+  public static FullRun of(
+      GroupingSettings settings,
+      @Nullable Meaning meaning,
+      Collection<Keyword> keywords,
+      Collection<StandingGroup> standing) {
     List<HeldGroup> held =
         standing.stream().map(StandingGroup::held).filter(h -> !h.members().isEmpty()).toList();
-    List<KeywordGroup> groups = continuing(new Grouping(settings).group(keywords, held), standing);
+    List<KeywordGroup> groups =
+        continuing(new Grouping(settings, meaning).group(keywords, held), standing);
     Map<String, String> homes = homes(standing);
     List<Move> moves = new ArrayList<>();
     Set<String> ended = new HashSet<>();

@@ -16,6 +16,7 @@ import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
+import osmerin.core.meaning.Nearness;
 import osmerin.core.text.Stems;
 
 /**
@@ -26,13 +27,19 @@ final class GroupDescription {
 
   private final Stems stems;
   private final Variants variants;
-  private final int depth;
+  private final GroupingSettings settings;
+  private final @Nullable Nearness nearness;
   private final IntentReader intents = new IntentReader();
 
-  GroupDescription(Stems stems, Variants variants, int depth) {
+  /**
+   * @param nearness null where meaning is not asked
+   */
+  GroupDescription(
+      Stems stems, Variants variants, GroupingSettings settings, @Nullable Nearness nearness) {
     this.stems = stems;
     this.variants = variants;
-    this.depth = depth;
+    this.settings = settings;
+    this.nearness = nearness;
   }
 
   KeywordGroup of(List<Unit> units) {
@@ -65,7 +72,7 @@ final class GroupDescription {
     Map<SearchIntent, Long> demand = new HashMap<>();
     Map<SearchIntent, IntentReading> strongest = new HashMap<>();
     for (Keyword keyword : keywords) {
-      IntentReading reading = intents.read(keyword.text(), keyword.intent());
+      IntentReading reading = intents.read(keyword.text(), keyword.intent(), keyword.language());
       long weight = keyword.volume() == null ? 0 : keyword.volume().searches();
       demand.merge(reading.intent(), weight, Long::sum);
       strongest.putIfAbsent(reading.intent(), reading);
@@ -74,30 +81,37 @@ final class GroupDescription {
   }
 
   private List<Membership> memberships(List<Keyword> keywords) {
-    Nearest nearest = new Nearest(keywords, depth);
+    Nearest nearest = new Nearest(keywords, settings.depth());
     Map<String, Integer> sameWords = new HashMap<>();
-    String[] keys = keywords.stream().map(k -> variants.key(k.text())).toArray(String[]::new);
+    String[] keys = keywords.stream().map(variants::key).toArray(String[]::new);
     for (String key : keys) {
       sameWords.merge(key, 1, Integer::sum);
     }
-    Set<String> primaryStems = Set.copyOf(stems.all(keywords.get(0).text()));
+    NearMembers near =
+        nearness == null ? null : new NearMembers(nearness, keywords, keys, nearest::sharesNone);
+    Set<String> primaryStems =
+        Set.copyOf(stems.all(keywords.get(0).text(), keywords.get(0).language()));
     List<Membership> result = new ArrayList<>(keywords.size());
     for (int i = 0; i < keywords.size(); i++) {
       Keyword keyword = keywords.get(i);
-      boolean isVariant = sameWords.get(keys[i]) > 1;
-      int withPrimary = nearest.sharedWithFirst(i);
-      List<Neighbour> near = nearest.of(i);
-      boolean sharesPages = withPrimary > 0 || !near.isEmpty();
+      boolean byPages = near == null || !nearest.sharesNone(i);
+      List<Neighbour> its = byPages ? nearest.of(i) : near.of(i, NEAREST_SHOWN);
       Basis basis =
           i == 0
               ? Basis.PRIMARY
-              : isVariant
+              : sameWords.get(keys[i]) > 1
                   ? Basis.VARIANT
-                  : sharesPages
-                      ? Basis.PAGES
-                      : keyword.pages().isEmpty() ? Basis.WORDS : Basis.KEPT;
-      Set<String> words = SharedEvidence.words(keyword, primaryStems, stems);
-      result.add(new Membership(keyword, basis, withPrimary, near, words));
+                  : byPages
+                      ? its.isEmpty() && nearest.sharedWithFirst(i) == 0 ? Basis.KEPT : Basis.PAGES
+                      : near.basis(i, its, settings.leastNear());
+      result.add(
+          new Membership(
+              keyword,
+              basis,
+              nearest.sharedWithFirst(i),
+              byPages ? null : near.toFirst(i),
+              its,
+              SharedEvidence.words(keyword, primaryStems, stems)));
     }
     return result;
   }
@@ -129,6 +143,16 @@ final class GroupDescription {
       shared = new int[keywords.size()];
     }
 
+    /** Whether none of its pages ranks for another keyword of the group. */
+    boolean sharesNone(int keyword) {
+      for (int page : pagesOf[keyword]) {
+        if (keywordsOf[page].length > 1) {
+          return false;
+        }
+      }
+      return true;
+    }
+
     /** Pages shared with the primary keyword; for itself the number of its own. */
     int sharedWithFirst(int of) {
       return Numbered.common(pagesOf[of], pagesOf[0]);
@@ -156,7 +180,7 @@ final class GroupDescription {
             met[i] = other;
           }
         }
-        nearest.add(new Neighbour(keywords.get(met[place]), shared[met[place]]));
+        nearest.add(new Neighbour(keywords.get(met[place]), shared[met[place]], null));
       }
       for (int i = 0; i < n; i++) {
         shared[met[i]] = 0;

@@ -13,10 +13,13 @@ import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
-import osmerin.core.intent.IntentReader;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
+import osmerin.core.meaning.Meaning;
+import osmerin.core.meaning.Nearness;
+import osmerin.core.text.Language;
+import osmerin.core.text.LanguageGuess;
 import osmerin.core.text.Stems;
 
 /**
@@ -25,9 +28,9 @@ import osmerin.core.text.Stems;
  * <p>The story: keywords of one normal form are one. Close variants are folded into a <em>unit</em>
  * with the pages most of them have. Units with ranking pages are joined by the pages they share
  * ({@link AverageLinkage}, then {@link Settling}; or in strict mode each to the primary keyword it
- * is most like). Units without ranking pages join the unit whose words are most alike ({@link
- * WordIndex}). Groups that exist already keep their members and are never joined with each other;
- * new keywords find their place in them or start new groups.
+ * is most like). Where pages are missing, or fewer than {@value #FEW_PAGES} are known, {@link
+ * Meaning} joins ({@link ByMeaning}). Groups that exist already keep their members and are never
+ * joined with each other; new keywords find their place in them or start new groups.
  *
  * <p>Units are numbered by normal form and every tie falls to the lower number: neither the order
  * of the input nor, in loose mode, any volume decides who is together.
@@ -40,10 +43,31 @@ public final class Grouping {
           .thenComparingInt(k -> k.normal().length())
           .thenComparing(Keyword::normal);
 
-  private final GroupingSettings settings;
+  /** With so many known pages or more, pages decide. */
+  public static final int FEW_PAGES = 5;
 
+  private final GroupingSettings settings;
+  private final @Nullable Meaning meaning;
+
+  /** Where pages are missing spelling decides. */
   public Grouping(GroupingSettings settings) {
+    this(settings, null);
+  }
+
+  /**
+   * @param meaning decides where pages are missing; null where there is none
+   */
+  public Grouping(GroupingSettings settings, @Nullable Meaning meaning) {
     this.settings = settings;
+    this.meaning = meaning;
+  }
+
+  /**
+   * Whether so few ranking pages of a keyword are known that meaning may decide. These keywords
+   * tell what is usual on their site.
+   */
+  public static boolean hasFewPages(Keyword keyword) {
+    return keyword.pages().size() < FEW_PAGES;
   }
 
   /** Groups keywords from nothing, in order of demand. */
@@ -61,12 +85,17 @@ public final class Grouping {
     return new Run(keywords, held).groups();
   }
 
-  /** Works out what is to be known of one group whose members are settled. */
-  public KeywordGroup describe(String key, Collection<Keyword> members) {
+  /**
+   * Works out what is to be known of one group whose members are settled.
+   *
+   * @param nearness of the site's keywords, null where meaning is not asked
+   */
+  public KeywordGroup describe(
+      String key, Collection<Keyword> members, @Nullable Nearness nearness) {
     Map<String, Keyword> distinct = new LinkedHashMap<>();
     members.stream().sorted(PRIMARY_FIRST).forEach(k -> distinct.putIfAbsent(k.normal(), k));
     Stems stems = new Stems();
-    return new GroupDescription(stems, new Variants(stems), settings.depth())
+    return new GroupDescription(stems, new Variants(stems), settings, nearness)
         .of(key, List.copyOf(distinct.values()));
   }
 
@@ -74,15 +103,17 @@ public final class Grouping {
   private final class Run {
     private final Stems stems = new Stems();
     private final Variants variants = new Variants(stems);
-    private final GroupDescription description =
-        new GroupDescription(stems, variants, settings.depth());
     private final Map<String, HeldGroup> homeOf = new HashMap<>();
     private final List<Unit> units;
     private final PageIndex index;
+    private final @Nullable ByMeaning byMeaning;
 
-    Run(Collection<Keyword> keywords, Collection<HeldGroup> held) {
+    Run(Collection<Keyword> given, Collection<HeldGroup> held) {
       held.forEach(group -> group.members().forEach(normal -> homeOf.put(normal, group)));
+      List<Keyword> keywords = spoken(given);
       units = fold(keywords);
+      byMeaning =
+          units.stream().anyMatch(Unit::isFree) ? new ByMeaning(units, settings, meaning) : null;
       index = new PageIndex(units.stream().map(Unit::pages).toList());
     }
 
@@ -92,6 +123,9 @@ public final class Grouping {
       for (int unit = 0; unit < groupOf.length; unit++) {
         together.computeIfAbsent(groupOf[unit], g -> new ArrayList<>()).add(units.get(unit));
       }
+      GroupDescription description =
+          new GroupDescription(
+              stems, variants, settings, byMeaning == null ? null : byMeaning.nearness());
       return together.values().parallelStream()
           .map(description::of)
           .sorted(
@@ -102,26 +136,38 @@ public final class Grouping {
           .toList();
     }
 
+    /** Each in its language, guessed from all where it is not known. */
+    private static List<Keyword> spoken(Collection<Keyword> given) {
+      if (given.stream().allMatch(Keyword::isLanguageKnown)) {
+        return List.copyOf(given);
+      }
+      LanguageGuess guess =
+          LanguageGuess.from(given.stream().map(Keyword::normal).toList(), Language.ENGLISH);
+      return given.parallelStream()
+          .map(k -> k.isLanguageKnown() ? k : k.in(guess.of(k.normal())))
+          .toList();
+    }
+
     /** Close variants become one unit, but a variant that is in a group already stays there. */
     private List<Unit> fold(Collection<Keyword> keywords) {
       Map<String, Keyword> distinct = new LinkedHashMap<>();
       for (Keyword keyword : keywords.parallelStream().sorted(PRIMARY_FIRST).toList()) {
         distinct.putIfAbsent(keyword.normal(), keyword);
       }
-      distinct.values().parallelStream().forEach(keyword -> variants.key(keyword.text()));
+      distinct.values().parallelStream().forEach(variants::key);
       Map<String, HeldGroup> homeOfVariants = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
             HeldGroup home = homeOf.get(normal);
             if (home != null && !home.locked()) {
-              homeOfVariants.putIfAbsent(variants.key(keyword.text()), home);
+              homeOfVariants.putIfAbsent(variants.key(keyword), home);
             }
           });
       Map<String, List<Keyword>> folded = new LinkedHashMap<>();
       Map<String, HeldGroup> homes = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
-            String variant = variants.key(keyword.text());
+            String variant = variants.key(keyword);
             HeldGroup home =
                 homeOf.containsKey(normal) ? homeOf.get(normal) : homeOfVariants.get(variant);
             String unit = home == null ? variant : variant + "\n" + home.key();
@@ -138,8 +184,15 @@ public final class Grouping {
 
     private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {
       String name = members.stream().map(Keyword::normal).min(String::compareTo).orElseThrow();
-      Set<String> subject = stems.subject(members.get(0).text());
-      return new Unit(members, name, pages(members), subject, home);
+      Set<String> subject = stems.subject(members.get(0).text(), members.get(0).language());
+      List<PageAddress> pages = pages(members);
+      boolean few = pages.isEmpty() || pages.size() < FEW_PAGES && isUnderstood(members.get(0));
+      return new Unit(members, name, pages, few, subject, home);
+    }
+
+    /** Spelling alone decides only where no pages are known at all. */
+    private boolean isUnderstood(Keyword keyword) {
+      return meaning != null && meaning.knows(keyword.language());
     }
 
     /** As many pages as a variant has on average, those that most variants have before others. */
@@ -188,59 +241,28 @@ public final class Grouping {
       }
       List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
       int[] settled = new Settling(index, settings.least(), stemsOf, held, locked).settle(groupOf);
-      joinByWords(settled);
-      return settled;
-    }
-
-    /** Units without ranking pages follow the unit whose words are most alike, short ones first. */
-    private void joinByWords(int[] groupOf) {
-      if (IntStream.range(0, groupOf.length).noneMatch(this::isFree)) {
-        return;
-      }
-      WordIndex words = wordIndex();
-      for (int unit = 0; unit < groupOf.length; unit++) {
-        if (!isFree(unit) && !units.get(unit).isLocked()) {
-          words.add(unit);
-        }
-      }
-      IntStream.range(0, groupOf.length)
-          .filter(this::isFree)
-          .boxed()
-          .sorted(Comparator.comparingInt(unit -> units.get(unit).stems().size()))
-          .forEach(
-              unit -> {
-                int self = groupOf[unit];
-                groupOf[unit] =
-                    words.nearest(unit).stream()
-                        .map(near -> groupOf[near])
-                        .findFirst()
-                        .orElse(self);
-                words.add(unit);
-              });
-    }
-
-    private boolean isFree(int unit) {
-      return units.get(unit).pages().isEmpty() && units.get(unit).home() == null;
+      return byMeaning == null ? settled : byMeaning.join(settled);
     }
 
     /** Units in order of volume either follow the primary they are most like or become one. */
     private int[] strict() {
       int[] groupOf = new int[units.size()];
       Primaries primaries = new Primaries(index, settings.least());
-      WordIndex words = wordIndex();
       Map<String, Integer> primaryOfHeld = new HashMap<>();
       for (int unit : byVolume()) {
         HeldGroup home = units.get(unit).home();
         Integer primary = home == null ? null : primaryOfHeld.get(home.key());
         if (home == null) {
-          groupOf[unit] = primaryFor(unit, primaries, words);
+          groupOf[unit] = primaryFor(unit, primaries);
         } else {
           groupOf[unit] = primary == null ? unit : primary;
           primaryOfHeld.put(home.key(), groupOf[unit]);
         }
         if (groupOf[unit] == unit && !units.get(unit).isLocked()) {
-          words.add(unit);
           primaries.add(unit);
+          if (byMeaning != null) {
+            byMeaning.addPrimary(unit);
+          }
         }
       }
       return groupOf;
@@ -253,14 +275,11 @@ public final class Grouping {
           .toList();
     }
 
-    private int primaryFor(int unit, Primaries primaries, WordIndex words) {
+    private int primaryFor(int unit, Primaries primaries) {
       OptionalInt byPages = primaries.nearest(unit);
-      if (byPages.isPresent()) {
-        return byPages.getAsInt();
-      }
-      int alike = words.nearest(unit).orElse(unit);
-      boolean wordsDecide = units.get(unit).pages().isEmpty() || units.get(alike).pages().isEmpty();
-      return wordsDecide ? alike : unit;
+      return byPages.isPresent() || byMeaning == null
+          ? byPages.orElse(unit)
+          : byMeaning.nearestPrimary(unit).orElse(unit);
     }
 
     private Map<String, List<Integer>> heldUnits() {
@@ -273,16 +292,6 @@ public final class Grouping {
       }
       return result;
     }
-
-    private WordIndex wordIndex() {
-      IntentReader intents = new IntentReader();
-      return new WordIndex(
-          units.stream().map(Unit::stems).toList(),
-          units.parallelStream()
-              .map(unit -> unit.members().get(0))
-              .map(keyword -> intents.read(keyword.text(), keyword.intent()).intent())
-              .toList());
-    }
   }
 
   /**
@@ -291,16 +300,24 @@ public final class Grouping {
    * @param members in {@link #PRIMARY_FIRST} order
    * @param name the first of their normal forms
    * @param pages the ranking pages that stand for all of them, cut to the depth
+   * @param hasFewPages whether so few pages are known that meaning, or without any spelling, may
+   *     decide
    * @param home the group they are in already
    */
   record Unit(
       List<Keyword> members,
       String name,
       List<PageAddress> pages,
+      boolean hasFewPages,
       Set<String> stems,
       @Nullable HeldGroup home) {
     boolean isLocked() {
       return home != null && home.locked();
+    }
+
+    /** Whether meaning may join it: it is in no group, and few of its pages are known. */
+    boolean isFree() {
+      return home == null && hasFewPages;
     }
   }
 }

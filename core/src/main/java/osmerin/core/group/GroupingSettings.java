@@ -1,13 +1,25 @@
 package osmerin.core.group;
 
+import osmerin.core.meaning.Nearness;
+
 /**
  * How keywords are grouped.
  *
  * @param minShared ranking pages two keywords must share, 1–{@code depth}; default 3
  * @param depth how many of the first ranking pages are looked at, 1–20; default 10
  * @param mode default {@link Mode#LOOSE}
+ * @param near how near in meaning two keywords must be where ranking pages do not decide, in
+ *     hundredths, {@value #NEAREST_APART}–{@value #MOST_APART}; default 43
  */
-public record GroupingSettings(int minShared, int depth, Mode mode) {
+public record GroupingSettings(int minShared, int depth, Mode mode, int near) {
+  /** The lower end of {@link #near()}: more is put together. */
+  public static final int NEAREST_APART = 30;
+
+  /** The upper end of {@link #near()}: more is kept apart. */
+  public static final int MOST_APART = 60;
+
+  private static final int DEFAULT_NEAR = (int) Math.round(100 * Nearness.DEFAULT_LEAST);
+
   /** What holds a group together. */
   public enum Mode {
     /** Each member shares enough with a good part of the group. */
@@ -18,6 +30,11 @@ public record GroupingSettings(int minShared, int depth, Mode mode) {
 
   public static final GroupingSettings DEFAULT = new GroupingSettings(3, 10, Mode.LOOSE);
 
+  /** With the default nearness. */
+  public GroupingSettings(int minShared, int depth, Mode mode) {
+    this(minShared, depth, mode, DEFAULT_NEAR);
+  }
+
   public GroupingSettings {
     if (depth < 1 || depth > 20) {
       throw new IllegalArgumentException("depth " + depth + " is not between 1 and 20");
@@ -26,6 +43,20 @@ public record GroupingSettings(int minShared, int depth, Mode mode) {
       throw new IllegalArgumentException(
           "shared pages " + minShared + " is not between 1 and the depth " + depth);
     }
+    if (near < NEAREST_APART || near > MOST_APART) {
+      throw new IllegalArgumentException(
+          "nearness " + near + " is not between " + NEAREST_APART + " and " + MOST_APART);
+    }
+  }
+
+  /** The same with another nearness. */
+  public GroupingSettings withNear(int hundredths) {
+    return new GroupingSettings(minShared, depth, mode, hundredths);
+  }
+
+  /** The least mean nearness that makes a group by meaning, 0–1. */
+  double leastNear() {
+    return near / 100.0;
   }
 
   /** The least likeness that the shared pages stand for, 0–10, where 10 means the same pages. */

@@ -2,6 +2,7 @@ package osmerin.core.group;
 
 import java.util.List;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
 
 /**
@@ -9,13 +10,17 @@ import osmerin.core.keyword.Keyword;
  *
  * @param sharedWithPrimary ranking pages shared with the primary keyword, among the first of each;
  *     for the primary keyword itself the number of its own
- * @param nearest the members, other than the primary keyword, that share most pages with it
+ * @param nearToPrimary how near it is in meaning to the primary keyword, about 0–1; null where
+ *     meaning was not asked
+ * @param nearest the members, other than the primary keyword, that share most pages with it, or
+ *     that are nearest to it in meaning where meaning was asked
  * @param sharedWords its words whose stems the primary keyword has too
  */
 public record Membership(
     Keyword keyword,
     Basis basis,
     int sharedWithPrimary,
+    @Nullable Double nearToPrimary,
     List<Neighbour> nearest,
     Set<String> sharedWords) {
 
@@ -27,14 +32,21 @@ public record Membership(
     VARIANT,
     /** It is answered with the same pages. */
     PAGES,
-    /** It has no ranking pages; its words are those of the group. */
+    /** Its ranking pages do not tell; it means much the same as others of the group. */
+    MEANING,
+    /** The same where meaning is not understood: it is spelled much like others of the group. */
     WORDS,
     /** It was in the group before this run. */
     KEPT
   }
 
-  /** A near member and the number of ranking pages shared with it. */
-  public record Neighbour(Keyword keyword, int sharedPages) {}
+  /**
+   * A near member.
+   *
+   * @param sharedPages ranking pages shared with it
+   * @param nearness how near it is in meaning, null where meaning was not asked
+   */
+  public record Neighbour(Keyword keyword, int sharedPages, @Nullable Double nearness) {}
 
   public Membership {
     nearest = List.copyOf(nearest);

@@ -39,14 +39,15 @@ public record SharedEvidence(List<SharedPage> pages, Set<String> words) {
   }
 
   private static Set<String> words(Keyword of, Keyword with, Stems stems) {
-    return words(of, new HashSet<>(stems.all(with.text())), stems);
+    return words(of, new HashSet<>(stems.all(with.text(), with.language())), stems);
   }
 
   /** The words of a keyword, stop words apart, whose stems are among those given. */
   static Set<String> words(Keyword of, Set<String> theirs, Stems stems) {
     Set<String> shared = new LinkedHashSet<>();
     for (String word : Words.lower(of.text())) {
-      if (!StopWords.contains(word) && theirs.contains(stems.of(word))) {
+      if (!StopWords.contains(word, of.language())
+          && theirs.contains(stems.of(word, of.language()))) {
         shared.add(word);
       }
     }

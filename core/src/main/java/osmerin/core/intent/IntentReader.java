@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.text.Language;
 import osmerin.core.text.Words;
 
 /**
@@ -15,77 +16,6 @@ import osmerin.core.text.Words;
  * says wins over the words.
  */
 public final class IntentReader {
-  private static final Set<String> BUYING =
-      Set.of(
-          "buy",
-          "order",
-          "price",
-          "prices",
-          "pricing",
-          "cheap",
-          "sale",
-          "coupon",
-          "discount",
-          "deal",
-          "deals",
-          "shop",
-          "store",
-          "purchase",
-          "shipping",
-          "rent",
-          "hire",
-          "subscription",
-          "quote",
-          "booking",
-          "book");
-  private static final Set<String> COMPARING =
-      Set.of(
-          "best",
-          "top",
-          "vs",
-          "versus",
-          "review",
-          "reviews",
-          "compare",
-          "compared",
-          "comparison",
-          "alternative",
-          "alternatives",
-          "rated",
-          "recommended",
-          "worth",
-          "brands",
-          "models");
-  private static final Set<String> ASKING =
-      Set.of(
-          "how",
-          "what",
-          "why",
-          "when",
-          "where",
-          "who",
-          "which",
-          "can",
-          "does",
-          "is",
-          "are",
-          "should",
-          "guide",
-          "tutorial",
-          "ideas",
-          "tips",
-          "examples",
-          "meaning",
-          "definition",
-          "explained",
-          "steps",
-          "diy",
-          "learn",
-          "fix",
-          "causes",
-          "types",
-          "beginners",
-          "beginner");
   private static final Set<String> REACHING =
       Set.of("login", "signin", "homepage", "website", "contact", "customer", "account");
   private static final Set<String> SOLVING =
@@ -94,9 +24,15 @@ public final class IntentReader {
   private static final Pattern ADDRESS =
       Pattern.compile("(www\\.)?[a-z0-9-]+\\.(com|org|net|example|io|co\\.uk)");
 
-  /** The reading of one phrase. */
+  /** The reading of one English phrase. */
   public IntentReading read(String phrase, @Nullable SearchIntent given) {
+    return read(phrase, given, Language.ENGLISH);
+  }
+
+  /** The reading of one phrase. */
+  public IntentReading read(String phrase, @Nullable SearchIntent given, Language language) {
     List<String> words = Words.lower(phrase);
+    IntentWords telling = IntentWords.of(language);
     if (given != null) {
       return new IntentReading(given, stage(given, words), "given by the import");
     }
@@ -104,10 +40,56 @@ public final class IntentReader {
         .or(() -> words.stream().filter(IntentReader::isAddress).findFirst())
         .map(
             word -> reading(SearchIntent.NAVIGATIONAL, words, "“" + word + "” names a place to go"))
-        .or(() -> first(words, BUYING).map(word -> buying(word, words)))
-        .or(() -> first(words, COMPARING).map(word -> comparing(word, words)))
-        .or(() -> first(words, ASKING).map(word -> asking(word, words)))
+        .or(() -> first(words, telling.buying()).map(word -> buying(word, words, telling)))
+        .or(() -> first(words, telling.comparing()).map(word -> comparing(word, words)))
+        .or(() -> first(words, telling.asking()).map(word -> asking(word, words)))
         .orElseGet(() -> reading(SearchIntent.INFORMATIONAL, words, "no word says otherwise"));
+  }
+
+  /** What the words of a phrase ask for, whatever an import says of it. */
+  public Wish wish(String phrase, Language language) {
+    List<String> words = Words.lower(phrase);
+    if (first(words, IntentWords.of(language).how()).isPresent() || asksForTheWay(words)) {
+      return Wish.WAY;
+    }
+    return switch (read(phrase, null, language).intent()) {
+      case TRANSACTIONAL -> Wish.PURCHASE;
+      case COMMERCIAL -> Wish.COMPARISON;
+      case NAVIGATIONAL -> Wish.PLACE;
+      case INFORMATIONAL -> Wish.OPEN;
+    };
+  }
+
+  /** "best way to clean it" compares nothing. */
+  private static boolean asksForTheWay(List<String> words) {
+    return words.contains("best") && (words.contains("way") || words.contains("time"));
+  }
+
+  /** What a phrase asks for; one article gives only one of these. */
+  public enum Wish {
+    /** Nothing outright; whoever asks wants to read. */
+    OPEN,
+    WAY,
+    COMPARISON,
+    PURCHASE,
+    PLACE;
+
+    /** Whether one article may give both. */
+    public boolean agreesWith(Wish other) {
+      return this == other || isReading() && other.isReading() && (this == OPEN || other == OPEN);
+    }
+
+    private boolean isReading() {
+      return this == OPEN || this == WAY || this == COMPARISON;
+    }
+  }
+
+  /** Whether a word, in lower case, tells of an intent and so names no subject. */
+  public static boolean isTelling(String word, Language language) {
+    IntentWords telling = IntentWords.of(language);
+    return telling.buying().contains(word)
+        || telling.comparing().contains(word)
+        || telling.asking().contains(word);
   }
 
   /** The intent of most of the demand; at equal demand the earlier of {@link SearchIntent}. */
@@ -131,8 +113,8 @@ public final class IntentReader {
   }
 
   /** "how to price pots" asks although "price" stands in it: a question opens with its word. */
-  private static IntentReading buying(String word, List<String> words) {
-    if (Set.of("how", "what", "why", "when", "where", "should").contains(words.get(0))) {
+  private static IntentReading buying(String word, List<String> words, IntentWords telling) {
+    if (telling.opening().contains(words.get(0))) {
       return asking(words.get(0), words);
     }
     return reading(SearchIntent.TRANSACTIONAL, words, "“" + word + "” is about buying");

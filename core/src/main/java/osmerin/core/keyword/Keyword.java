@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.text.Language;
 
 /**
  * A phrase people search for. Knows its normal form from the start, since everything compares by
@@ -26,6 +27,7 @@ public final class Keyword {
   private final @Nullable BigDecimal costPerClick;
   private final @Nullable SearchIntent intent;
   private final List<PageAddress> pages;
+  private final @Nullable Language known;
 
   /**
    * A keyword with everything an import can know of it.
@@ -46,6 +48,17 @@ public final class Keyword {
       @Nullable BigDecimal costPerClick,
       @Nullable SearchIntent intent,
       List<PageAddress> pages) {
+    this(text, volume, difficulty, costPerClick, intent, pages, null);
+  }
+
+  private Keyword(
+      String text,
+      @Nullable Volume volume,
+      @Nullable Integer difficulty,
+      @Nullable BigDecimal costPerClick,
+      @Nullable SearchIntent intent,
+      List<PageAddress> pages,
+      @Nullable Language known) {
     this.text = text.strip();
     this.normal = NormalForm.of(text);
     if (normal.isEmpty() || this.text.length() > MAX_LENGTH) {
@@ -63,6 +76,7 @@ public final class Keyword {
     this.costPerClick = costPerClick;
     this.intent = intent;
     this.pages = new LinkedHashSet<>(pages).stream().limit(MAX_PAGES).toList();
+    this.known = known;
   }
 
   /** A keyword of which only volume and pages are known. */
@@ -102,6 +116,16 @@ public final class Keyword {
     return intent;
   }
 
+  /** The language it is in, English where none is known. */
+  public Language language() {
+    return known == null ? Language.ENGLISH : known;
+  }
+
+  /** Whether its language is known, by a person or by a guess. */
+  public boolean isLanguageKnown() {
+    return known != null;
+  }
+
   /** Best first, each once. */
   public List<PageAddress> pages() {
     return pages;
@@ -118,19 +142,26 @@ public final class Keyword {
         newer.difficulty != null ? newer.difficulty : difficulty,
         newer.costPerClick != null ? newer.costPerClick : costPerClick,
         newer.intent != null ? newer.intent : intent,
-        newer.pages.isEmpty() ? pages : newer.pages);
+        newer.pages.isEmpty() ? pages : newer.pages,
+        known);
   }
 
   /** This keyword with another search intent. */
   public Keyword withIntent(@Nullable SearchIntent other) {
-    return new Keyword(text, volume, difficulty, costPerClick, other, pages);
+    return new Keyword(text, volume, difficulty, costPerClick, other, pages, known);
   }
 
   /** This keyword with other ranking pages, best first. */
   public Keyword withPages(List<PageAddress> others) {
-    return new Keyword(text, volume, difficulty, costPerClick, intent, others);
+    return new Keyword(text, volume, difficulty, costPerClick, intent, others, known);
   }
 
+  /** This keyword, known to be in a language. */
+  public Keyword in(Language language) {
+    return new Keyword(text, volume, difficulty, costPerClick, intent, pages, language);
+  }
+
+  /** Whether all that an import can know is the same; the language is no part of that. */
   @Override
   public boolean equals(@Nullable Object other) {
     return other instanceof Keyword that

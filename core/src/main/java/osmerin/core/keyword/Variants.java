@@ -1,29 +1,39 @@
 package osmerin.core.keyword;
 
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 
 /**
- * Close variants: keywords with the same stems but for stop words, in any order ("clay for
- * throwing", "throwing clay"). Threads of one computation may share it.
+ * Close variants: keywords of one language with the same stems but for stop words and years, in any
+ * order ("clay for throwing", "throwing clay"). Threads of one computation may share it.
  */
 public final class Variants {
   private final Stems stems;
-  private final Map<String, String> known = new ConcurrentHashMap<>();
+  private final Map<Language, Map<String, String>> keys = new EnumMap<>(Language.class);
 
   public Variants(Stems stems) {
     this.stems = stems;
+    for (Language language : Language.values()) {
+      keys.put(language, new ConcurrentHashMap<>());
+    }
   }
 
   /** Equal for close variants and only for them. */
-  public String key(String phrase) {
-    String key = known.get(phrase);
+  public String key(Keyword keyword) {
+    Language language = keyword.language();
+    Map<String, String> known = keys.get(language);
+    String key = known.get(keyword.text());
     if (key == null) {
-      key = String.join(" ", new TreeSet<>(stems.subject(phrase)));
-      known.put(phrase, key);
+      key =
+          language.tag()
+              + ": "
+              + String.join(" ", new TreeSet<>(stems.subject(keyword.text(), language)));
+      known.put(keyword.text(), key);
     }
     return key;
   }

@@ -61,6 +61,29 @@ public final class Words {
     return of(text.toLowerCase(Locale.ROOT).replace('’', '\''));
   }
 
+  /**
+   * The words in lower case that carry the subject: neither stop words nor years; all of them where
+   * that would leave none.
+   */
+  public static List<String> subject(String text, Language language) {
+    List<String> words = lower(text);
+    List<String> subject = new ArrayList<>(words.size());
+    for (String word : words) {
+      if (!StopWords.contains(word, language) && !isYear(word)) {
+        subject.add(word);
+      }
+    }
+    return subject.isEmpty() ? words : subject;
+  }
+
+  /** Whether the word is a year from 1900 to 2099, as titles carry it to seem fresh. */
+  public static boolean isYear(String word) {
+    return word.length() == 4
+        && (word.startsWith("19") || word.startsWith("20"))
+        && Character.isDigit(word.charAt(2))
+        && Character.isDigit(word.charAt(3));
+  }
+
   /** The number of words. */
   public static int count(String text) {
     int count = 0;

@@ -1,21 +1,27 @@
 package osmerin.core.topic;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
 import osmerin.core.keyword.PageAddress;
+import osmerin.core.meaning.Profile;
+import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 import osmerin.core.text.WordNumbers;
 
 /**
- * How alike groups are: the cosine of their words and the cosine of the sites that rank for them,
- * both weighted by rarity (tf · idf), in equal parts; words alone where no sites are known. Each
- * group keeps only its nearest neighbours, found through an index that leaves out the commonest
- * features, so the cost stays near-linear.
+ * How alike groups are: how near they are in meaning, or the cosine of their words weighted by
+ * rarity (tf · idf) where meaning is not understood, and the cosine of the sites that rank for
+ * them, in equal parts; without sites where none are known. Groups of different languages are not
+ * alike. Each group keeps only its nearest neighbours, found through an index that leaves out the
+ * commonest features, so the cost stays near-linear.
  */
 final class Likeness {
   private static final int NEIGHBOURS = 8;
@@ -24,33 +30,58 @@ final class Likeness {
   /** For each group its neighbours and how alike they are, symmetric, 0–1. */
   private final List<Map<Integer, Double>> neighbours = new ArrayList<>();
 
+  private final Vectors words;
+  private final Vectors sites;
+  private final Language[] languages;
+  private final @Nullable Profile[] meanings;
+
   Likeness(List<KeywordGroup> groups, Stems stems) {
-    Vectors words = new Vectors(groups.parallelStream().map(g -> words(g, stems)).toList());
-    Vectors sites = new Vectors(groups.parallelStream().map(Likeness::sites).toList());
+    this(groups, stems, null);
+  }
+
+  /**
+   * @param sense null where there is no meaning
+   */
+  Likeness(List<KeywordGroup> groups, Stems stems, @Nullable GroupSense sense) {
+    words = new Vectors(groups.parallelStream().map(g -> words(g, stems)).toList());
+    sites = new Vectors(groups.parallelStream().map(Likeness::sites).toList());
+    languages = groups.stream().map(g -> g.primary().language()).toArray(Language[]::new);
+    meanings = sense == null ? new Profile[languages.length] : sense.profiles();
     groups.forEach(g -> neighbours.add(new TreeMap<>()));
-    double[] byWords = new double[groups.size()];
-    double[] bySites = new double[groups.size()];
-    int[] touched = new int[groups.size()];
-    boolean[] seen = new boolean[groups.size()];
-    boolean[] sitesKnown = new boolean[groups.size()];
-    for (int i = 0; i < sitesKnown.length; i++) {
-      sitesKnown[i] = !sites.isEmpty(i);
+    int[][] near = sense == null ? new int[languages.length][0] : sense.near();
+    IntStream.range(0, languages.length)
+        .parallel()
+        .mapToObj(i -> nearest(i, near[i]))
+        .toList()
+        .forEach(its -> keep(its.of(), its));
+  }
+
+  private Nearest nearest(int i, int[] near) {
+    Nearest nearest = new Nearest(i);
+    IntStream.concat(IntStream.concat(words.around(i), sites.around(i)), Arrays.stream(near))
+        .distinct()
+        .filter(j -> j != i)
+        .forEach(
+            j -> {
+              double alike = of(i, j);
+              if (alike > 0) {
+                nearest.offer(j, alike);
+              }
+            });
+    return nearest;
+  }
+
+  /** How alike two groups are, 0–1. */
+  double of(int a, int b) {
+    if (languages[a] != languages[b]) {
+      return 0;
     }
-    Nearest nearest = new Nearest();
-    for (int i = 0; i < groups.size(); i++) {
-      int n = words.addCosines(i, byWords, touched, 0, seen);
-      n = sites.addCosines(i, bySites, touched, n, seen);
-      nearest.clear();
-      for (int k = 0; k < n; k++) {
-        int j = touched[k];
-        boolean bothKnown = sitesKnown[i] && sitesKnown[j];
-        nearest.offer(j, bothKnown ? (byWords[j] + bySites[j]) / 2 : byWords[j]);
-        byWords[j] = 0;
-        bySites[j] = 0;
-        seen[j] = false;
-      }
-      keep(i, nearest);
-    }
+    Profile mine = meanings[a];
+    Profile theirs = meanings[b];
+    double likeness =
+        mine == null || theirs == null ? words.cosine(a, b) : Math.max(0, mine.product(theirs));
+    boolean sitesKnown = !sites.isEmpty(a) && !sites.isEmpty(b);
+    return sitesKnown ? (likeness + sites.cosine(a, b)) / 2 : likeness;
   }
 
   Map<Integer, Double> of(int group) {
@@ -66,12 +97,17 @@ final class Likeness {
 
   /** The most alike of those offered, the first by number at a tie; only few are ever moved. */
   private static final class Nearest {
+    private final int of;
     private final int[] groups = new int[NEIGHBOURS];
     private final double[] likeness = new double[NEIGHBOURS];
     private int size;
 
-    void clear() {
-      size = 0;
+    Nearest(int of) {
+      this.of = of;
+    }
+
+    int of() {
+      return of;
     }
 
     void offer(int group, double alike) {
@@ -96,7 +132,9 @@ final class Likeness {
   private static Map<String, Double> words(KeywordGroup group, Stems stems) {
     Map<String, Double> counts = new HashMap<>();
     for (Membership member : group.members()) {
-      stems.subject(member.keyword().text()).forEach(stem -> counts.merge(stem, 1.0, Double::sum));
+      stems
+          .subject(member.keyword().text(), member.keyword().language())
+          .forEach(stem -> counts.merge(stem, 1.0, Double::sum));
     }
     return counts;
   }
@@ -119,7 +157,6 @@ final class Likeness {
     private final int[][] features;
     private final double[][] weights;
     private final int[][] groupsOf;
-    private final double[][] weightsOf;
 
     Vectors(List<Map<String, Double>> counts) {
       WordNumbers numbers = new WordNumbers(counts.stream().map(Map::keySet).toList());
@@ -130,7 +167,6 @@ final class Likeness {
         weights[i] = unit(counts.get(i), numbers, counts.size());
       }
       groupsOf = new int[numbers.size()][];
-      weightsOf = new double[numbers.size()][];
       index(numbers);
     }
 
@@ -163,14 +199,11 @@ final class Likeness {
       for (int f = 0; f < filled.length; f++) {
         boolean tells = numbers.frequency(f) <= MOST_GROUPS_OF_A_FEATURE;
         groupsOf[f] = new int[tells ? numbers.frequency(f) : 0];
-        weightsOf[f] = new double[groupsOf[f].length];
       }
       for (int i = 0; i < features.length; i++) {
-        for (int k = 0; k < features[i].length; k++) {
-          int f = features[i][k];
+        for (int f : features[i]) {
           if (groupsOf[f].length > 0) {
-            groupsOf[f][filled[f]] = i;
-            weightsOf[f][filled[f]++] = weights[i][k];
+            groupsOf[f][filled[f]++] = i;
           }
         }
       }
@@ -180,28 +213,23 @@ final class Likeness {
       return features[group].length == 0;
     }
 
-    /**
-     * Adds a group's cosines with all others that share a feature with it.
-     *
-     * @param touched the others met so far, of which there are {@code n}; new ones are added
-     * @return how many are met now
-     */
-    int addCosines(int group, double[] sums, int[] touched, int n, boolean[] seen) {
-      int met = n;
-      for (int k = 0; k < features[group].length; k++) {
-        int f = features[group][k];
-        for (int at = 0; at < groupsOf[f].length; at++) {
-          int other = groupsOf[f][at];
-          if (other != group) {
-            sums[other] += weights[group][k] * weightsOf[f][at];
-            if (!seen[other]) {
-              seen[other] = true;
-              touched[met++] = other;
-            }
-          }
+    /** The groups that share a telling feature with a group, itself among them. */
+    IntStream around(int group) {
+      return Arrays.stream(features[group]).flatMap(feature -> Arrays.stream(groupsOf[feature]));
+    }
+
+    double cosine(int a, int b) {
+      double sum = 0;
+      for (int i = 0, j = 0; i < features[a].length && j < features[b].length; ) {
+        if (features[a][i] == features[b][j]) {
+          sum += weights[a][i++] * weights[b][j++];
+        } else if (features[a][i] < features[b][j]) {
+          i++;
+        } else {
+          j++;
         }
       }
-      return met;
+      return sum;
     }
   }
 }

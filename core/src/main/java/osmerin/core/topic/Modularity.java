@@ -20,14 +20,16 @@ final class Modularity {
 
   /**
    * @param graph for each node its neighbours and positive weights, symmetric
+   * @param resolution the more, the smaller the communities (J. Reichardt and S. Bornholdt,
+   *     "Statistical mechanics of community detection", 2006); 1 is plain modularity
    * @return for each node the number of its community
    */
-  static int[] communities(List<Map<Integer, Double>> graph) {
+  static int[] communities(List<Map<Integer, Double>> graph, double resolution) {
     int[] result = new int[graph.size()];
     Arrays.setAll(result, i -> i);
     List<Map<Integer, Double>> level = graph;
     while (true) {
-      int[] moved = numbered(localMoves(level));
+      int[] moved = numbered(localMoves(level, resolution));
       int count = Arrays.stream(moved).max().orElse(-1) + 1;
       for (int i = 0; i < result.length; i++) {
         result[i] = moved[result[i]];
@@ -39,7 +41,7 @@ final class Modularity {
     }
   }
 
-  private static int[] localMoves(List<Map<Integer, Double>> graph) {
+  private static int[] localMoves(List<Map<Integer, Double>> graph, double resolution) {
     int n = graph.size();
     int[] community = new int[n];
     double[] strength = new double[n];
@@ -56,7 +58,7 @@ final class Modularity {
       improved = false;
       for (int i = 0; i < n; i++) {
         total[community[i]] -= strength[i];
-        int best = best(graph.get(i), i, community, total, strength[i] / twoM);
+        int best = best(graph.get(i), i, community, total, resolution * strength[i] / twoM);
         improved |= best != community[i];
         community[i] = best;
         total[best] += strength[i];

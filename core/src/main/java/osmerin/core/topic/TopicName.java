@@ -1,6 +1,5 @@
 package osmerin.core.topic;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -8,31 +7,43 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
+import osmerin.core.intent.IntentReader;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.Phrase;
+import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 import osmerin.core.text.StopWords;
 import osmerin.core.text.Words;
 
 /**
- * Names topics by the phrase of one or two words that stands in most of the topic's demand and in
- * little else, written the way most of its keywords write it.
+ * Names topics by the phrase of one to three words that stands in most of the topic's demand and in
+ * little else and that means what the topic means, written the way most of its keywords write it. A
+ * word that only ever stands before another one ("large" of "large planters") is no name.
  */
 final class TopicName {
-  /** A phrase of two words says more than one of them alone. */
-  private static final double BONUS_FOR_TWO_WORDS = 1.4;
+  private static final int MOST_WORDS = 3;
+
+  /** A phrase says more than one of its words alone; the bonus by its number of words. */
+  private static final double[] BONUS = {0, 1, 1.4, 1.5};
+
+  /** So many of the best phrases are asked for their meaning. */
+  private static final int ASKED = 12;
+
+  /** What a phrase scores that means nothing of the topic, in part of one that means all of it. */
+  private static final double MEANS_NOTHING = 0.3;
+
+  /** In so many of its places a phrase must be complete. */
+  private static final double COMPLETE = 0.2;
+
+  /** In these the last word of a phrase says what it is about, the others which of it. */
+  private static final Set<Language> LAST_WORD_RULES =
+      Set.of(Language.ENGLISH, Language.GERMAN, Language.DUTCH);
 
   private static final Set<String> NO_NAMES =
       Set.of(
-          "how",
-          "what",
-          "why",
-          "when",
-          "where",
-          "which",
-          "who",
-          "best",
-          "vs",
           "make",
           "making",
           "use",
@@ -45,56 +56,90 @@ final class TopicName {
           "much",
           "long",
           "home",
-          "guide",
-          "beginners",
-          "beginner",
-          "ideas",
-          "tips",
-          "top",
-          "review",
-          "reviews",
-          "diy",
           "first",
-          "buy",
-          "cheap",
           "cost",
-          "price",
-          "fix",
           "after",
           "before",
           "between",
-          "difference");
+          "difference",
+          "new",
+          "old",
+          "free",
+          "vs");
 
   private final Stems stems;
-  private final Map<String, Double> demandEverywhere;
+  private final List<KeywordGroup> groups;
+  private final @Nullable GroupSense sense;
+  private final Map<String, Double> demandEverywhere = new HashMap<>();
+  private final Map<String, int[]> places = new HashMap<>();
 
-  TopicName(Stems stems, List<KeywordGroup> all) {
+  /**
+   * @param sense null where there is no meaning
+   */
+  TopicName(Stems stems, List<KeywordGroup> all, @Nullable GroupSense sense) {
     this.stems = stems;
-    this.demandEverywhere = demandByPhrase(all);
+    this.groups = all;
+    this.sense = sense;
+    for (KeywordGroup group : all) {
+      phrases(group.primary())
+          .keySet()
+          .forEach(phrase -> demandEverywhere.merge(phrase, weight(group), Double::sum));
+      group.members().forEach(member -> countPlaces(member.keyword()));
+    }
   }
 
-  /** The best name that is not taken yet. */
-  String of(List<KeywordGroup> groups, Set<String> taken) {
-    Map<String, Double> here = demandByPhrase(groups);
-    double all = groups.stream().mapToDouble(TopicName::weight).sum();
-    List<String> ranked =
-        here.keySet().stream()
-            .sorted(
-                Comparator.<String>comparingDouble(phrase -> -score(phrase, here, all))
-                    .thenComparing(phrase -> phrase))
-            .toList();
-    Map<String, String> spellings = spellings(groups, here.keySet());
-    return ranked.stream()
+  /**
+   * The best name that is not taken yet.
+   *
+   * @param topic the numbers of its groups
+   */
+  String of(List<Integer> topic, Set<String> taken) {
+    List<KeywordGroup> its = topic.stream().map(groups::get).toList();
+    Map<String, Double> here = new HashMap<>();
+    for (KeywordGroup group : its) {
+      phrases(group.primary())
+          .keySet()
+          .forEach(phrase -> here.merge(phrase, weight(group), Double::sum));
+    }
+    double all = its.stream().mapToDouble(TopicName::weight).sum();
+    Map<String, String> spellings = spellings(its, here.keySet());
+    Map<String, Double> scores = new HashMap<>();
+    here.keySet().stream()
+        .filter(this::isComplete)
+        .forEach(phrase -> scores.put(phrase, score(phrase, here.get(phrase), all)));
+    Language language = its.get(0).primary().language();
+    best(scores).stream()
+        .limit(ASKED)
+        .forEach(
+            phrase ->
+                scores.computeIfPresent(
+                    phrase, (p, score) -> score * meant(spellings.get(phrase), language, topic)));
+    return best(scores).stream()
         .map(phrase -> capitalised(spellings.get(phrase)))
         .filter(name -> !taken.contains(name))
         .findFirst()
-        .orElseGet(() -> unused(capitalised(groups.get(0).primary().text()), taken));
+        .orElseGet(() -> unused(capitalised(its.get(0).primary().text()), taken));
   }
 
-  private double score(String phrase, Map<String, Double> here, double all) {
-    double coverage = here.get(phrase) / all;
-    double precision = here.get(phrase) / demandEverywhere.get(phrase);
-    return coverage * Math.sqrt(precision) * (phrase.contains(" ") ? BONUS_FOR_TWO_WORDS : 1);
+  private static List<String> best(Map<String, Double> scores) {
+    return scores.entrySet().stream()
+        .sorted(
+            Comparator.<Map.Entry<String, Double>>comparingDouble(e -> -e.getValue())
+                .thenComparing(Map.Entry::getKey))
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  private double meant(String spelling, Language language, List<Integer> topic) {
+    return sense == null
+        ? 1
+        : MEANS_NOTHING + (1 - MEANS_NOTHING) * sense.near(Phrase.of(spelling, language), topic);
+  }
+
+  private double score(String phrase, double here, double all) {
+    double coverage = here / all;
+    double precision = here / demandEverywhere.get(phrase);
+    return coverage * Math.sqrt(precision) * BONUS[phrase.split(" ").length];
   }
 
   private static String unused(String name, Set<String> taken) {
@@ -113,27 +158,17 @@ final class TopicName {
     return group.demand().searches() == null ? 1 : Math.sqrt(1.0 + group.demand().searches());
   }
 
-  private Map<String, Double> demandByPhrase(List<KeywordGroup> groups) {
-    Map<String, Double> demand = new HashMap<>();
-    for (KeywordGroup group : groups) {
-      phrases(group.primary().text())
-          .keySet()
-          .forEach(phrase -> demand.merge(phrase, weight(group), Double::sum));
-    }
-    return demand;
-  }
-
   /**
    * For each of the phrases of stems its commonest spelling; the earlier in the alphabet at a tie.
    */
-  private Map<String, String> spellings(List<KeywordGroup> groups, Set<String> of) {
+  private Map<String, String> spellings(List<KeywordGroup> of, Set<String> wanted) {
     Map<String, Map<String, Integer>> counts = new HashMap<>();
-    for (KeywordGroup group : groups) {
+    for (KeywordGroup group : of) {
       for (Membership member : group.members()) {
-        phrases(member.keyword().normal())
+        phrases(member.keyword())
             .forEach(
                 (phrase, spelling) -> {
-                  if (of.contains(phrase)) {
+                  if (wanted.contains(phrase)) {
                     counts
                         .computeIfAbsent(phrase, p -> new HashMap<>())
                         .merge(spelling, 1, Integer::sum);
@@ -155,26 +190,53 @@ final class TopicName {
         .getKey();
   }
 
-  private Map<String, String> phrases(String text) {
+  /** The phrases of stems that could name a topic, with their spelling. */
+  private Map<String, String> phrases(Keyword keyword) {
     Map<String, String> result = new LinkedHashMap<>();
-    List<String> words = new ArrayList<>(Words.lower(text));
-    for (int i = 0; i < words.size(); i++) {
-      if (!canName(words.get(i))) {
-        continue;
-      }
-      result.putIfAbsent(stems.of(words.get(i)), words.get(i));
-      if (i + 1 < words.size() && canName(words.get(i + 1))) {
-        result.putIfAbsent(
-            stems.of(words.get(i)) + " " + stems.of(words.get(i + 1)),
-            words.get(i) + " " + words.get(i + 1));
+    List<String> words = Words.lower(keyword.normal());
+    for (int from = 0; from < words.size(); from++) {
+      StringBuilder phrase = new StringBuilder();
+      StringBuilder spelling = new StringBuilder();
+      for (int at = from; at < Math.min(words.size(), from + MOST_WORDS); at++) {
+        if (!canName(words.get(at), keyword.language())) {
+          break;
+        }
+        String gap = at == from ? "" : " ";
+        phrase.append(gap).append(stems.of(words.get(at), keyword.language()));
+        spelling.append(gap).append(words.get(at));
+        result.putIfAbsent(phrase.toString(), spelling.toString());
       }
     }
     return result;
   }
 
-  private static boolean canName(String word) {
+  /** Counts in how many places each word stands, and in how many nothing that names follows. */
+  private void countPlaces(Keyword keyword) {
+    List<String> words = Words.lower(keyword.normal());
+    for (int at = 0; at < words.size(); at++) {
+      if (canName(words.get(at), keyword.language())) {
+        boolean followed =
+            LAST_WORD_RULES.contains(keyword.language())
+                && at + 1 < words.size()
+                && canName(words.get(at + 1), keyword.language());
+        int[] counts =
+            places.computeIfAbsent(stems.of(words.get(at), keyword.language()), s -> new int[2]);
+        counts[0]++;
+        counts[1] += followed ? 0 : 1;
+      }
+    }
+  }
+
+  /** Whether its last word stands without another one after it often enough. */
+  private boolean isComplete(String phrase) {
+    int[] counts = places.get(phrase.substring(phrase.lastIndexOf(' ') + 1));
+    return counts != null && counts[1] >= COMPLETE * counts[0];
+  }
+
+  private static boolean canName(String word, Language language) {
     return word.length() > 1
-        && !StopWords.contains(word)
+        && !StopWords.contains(word, language)
+        && !IntentReader.isTelling(word, language)
         && !NO_NAMES.contains(word)
         && !word.chars().allMatch(Character::isDigit);
   }

@@ -1,6 +1,7 @@
 package osmerin.core.topic;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -12,18 +13,33 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Stems;
 
 /**
- * Gathers groups into topics by shared words and by ranking pages of the same sites. Topics that
- * exist keep their groups, name and pillar; a new group joins the topic it is most alike, and what
- * is left gathers into new topics.
+ * Gathers groups into topics by meaning, shared words and ranking pages of the same sites. Topics
+ * that exist keep their groups, name and pillar; a new group joins the topic it is most alike, and
+ * what is left gathers into new topics.
  */
 public final class Topics {
   /** A topic that exists: its name, the key of its groups, and its pillar's. */
   public record Kept(String name, @Nullable String pillar, Set<String> groups) {}
 
-  /** Gathers from nothing, in order of demand. */
+  private final @Nullable Meaning meaning;
+
+  /** Where no sites tell, words decide. */
+  public Topics() {
+    this(null);
+  }
+
+  /**
+   * @param meaning null where there is none
+   */
+  public Topics(@Nullable Meaning meaning) {
+    this.meaning = meaning;
+  }
+
+  /** Gathers from nothing, in order of demand; groups that belong nowhere are in no topic. */
   public List<Topic> gather(List<KeywordGroup> groups) {
     return gather(groups, Map.of());
   }
@@ -35,12 +51,12 @@ public final class Topics {
    *     KeywordGroup#keptAs()}
    */
   public List<Topic> gather(List<KeywordGroup> groups, Map<String, Kept> kept) {
-    return new Run(groups, kept).topics();
+    return new Run(groups, kept, meaning).topics();
   }
 
   /** Of the groups of a topic, at least one, the one that would be its pillar. */
   public KeywordGroup pillar(List<KeywordGroup> groups) {
-    return new Run(groups, Map.of()).pillar(groups, null);
+    return new Run(groups, Map.of(), null).pillar(groups, null);
   }
 
   private static long searches(KeywordGroup group) {
@@ -57,32 +73,48 @@ public final class Topics {
     private final List<KeywordGroup> groups;
     private final Map<String, Kept> kept;
     private final Stems stems = new Stems();
+    private final @Nullable GroupSense sense;
     private final Likeness likeness;
+    private final int[] size;
     private final Map<String, Integer> nodeOfTopic = new HashMap<>();
 
-    Run(List<KeywordGroup> groups, Map<String, Kept> kept) {
+    Run(List<KeywordGroup> groups, Map<String, Kept> kept, @Nullable Meaning meaning) {
       this.groups = groups.stream().sorted(BY_DEMAND).toList();
       this.kept = kept;
-      this.likeness = new Likeness(this.groups, stems);
+      sense = GroupSense.of(this.groups, meaning);
+      likeness = new Likeness(this.groups, stems, sense);
+      size = this.groups.stream().mapToInt(group -> group.members().size()).toArray();
     }
 
     List<Topic> topics() {
       @Nullable String[] home = homes();
-      int[] community = Modularity.communities(graph(home));
+      int[] setOf = sets(home);
       Map<Integer, Set<String>> homesIn = new HashMap<>();
       for (int i = 0; i < home.length; i++) {
         if (home[i] != null) {
-          homesIn.computeIfAbsent(community[node(i, home)], c -> new TreeSet<>()).add(home[i]);
+          homesIn.computeIfAbsent(setOf[i], c -> new TreeSet<>()).add(home[i]);
         }
       }
-      Map<String, List<KeywordGroup>> together = new TreeMap<>();
+      Map<String, List<Integer>> together = new TreeMap<>();
       for (int i = 0; i < groups.size(); i++) {
-        int mine = community[node(i, home)];
-        String topic = home[i] != null ? home[i] : mostAlike(i, home, homesIn.get(mine));
-        String key = topic != null ? KEPT + topic : NEW + mine;
-        together.computeIfAbsent(key, k -> new ArrayList<>()).add(groups.get(i));
+        if (home[i] != null || setOf[i] != TopicSets.NONE) {
+          String topic = home[i] != null ? home[i] : mostAlike(i, home, homesIn.get(setOf[i]));
+          String key = topic != null ? KEPT + topic : NEW + setOf[i];
+          together.computeIfAbsent(key, k -> new ArrayList<>()).add(i);
+        }
       }
       return named(together);
+    }
+
+    private int[] sets(@Nullable String[] home) {
+      long[] demand = groups.stream().mapToLong(Topics::searches).toArray();
+      int[] nodeOf = new int[groups.size()];
+      boolean[] stays = new boolean[nodeOf.length];
+      for (int i = 0; i < nodeOf.length; i++) {
+        nodeOf[i] = home[i] == null ? i : nodeOfTopic.get(home[i]);
+        stays[i] = home[i] != null;
+      }
+      return new TopicSets(likeness, size, demand, nodeOf, stays).find();
     }
 
     /** The existing topic of each group, null for a group that has none. */
@@ -98,21 +130,6 @@ public final class Topics {
         }
       }
       return home;
-    }
-
-    /** All groups of an existing topic are one node, so that it moves as a whole or not at all. */
-    private int node(int group, @Nullable String[] home) {
-      return home[group] == null ? group : nodeOfTopic.get(home[group]);
-    }
-
-    private List<Map<Integer, Double>> graph(@Nullable String[] home) {
-      List<Map<Integer, Double>> graph = new ArrayList<>();
-      groups.forEach(group -> graph.add(new TreeMap<>()));
-      for (int i = 0; i < groups.size(); i++) {
-        Map<Integer, Double> edges = graph.get(node(i, home));
-        likeness.of(i).forEach((j, weight) -> edges.merge(node(j, home), weight, Double::sum));
-      }
-      return graph;
     }
 
     /** Of the existing topics in its community the one a new group is most alike. */
@@ -137,27 +154,54 @@ public final class Topics {
           .orElseThrow();
     }
 
-    private List<Topic> named(Map<String, List<KeywordGroup>> together) {
-      Set<String> taken = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
-      kept.values().forEach(topic -> taken.add(topic.name()));
-      TopicName names = new TopicName(stems, groups);
+    private List<Topic> named(Map<String, List<Integer>> together) {
+      List<Map.Entry<String, List<Integer>>> ordered =
+          together.entrySet().stream()
+              .sorted(
+                  Comparator.<Map.Entry<String, List<Integer>>>comparingLong(
+                          e -> -e.getValue().stream().mapToLong(i -> searches(groups.get(i))).sum())
+                      .thenComparing(e -> groups.get(e.getValue().get(0)), BY_DEMAND))
+              .toList();
+      List<String> names = names(ordered);
+      int[] setOf = new int[groups.size()];
+      Arrays.fill(setOf, TopicSets.NONE);
+      for (int topic = 0; topic < ordered.size(); topic++) {
+        for (int group : ordered.get(topic).getValue()) {
+          setOf[group] = topic;
+        }
+      }
+      TopicPlaces places = new TopicPlaces(groups, likeness, size, setOf, names, stems);
       List<Topic> topics = new ArrayList<>();
-      together.entrySet().stream()
-          .sorted(
-              Comparator.<Map.Entry<String, List<KeywordGroup>>>comparingLong(
-                      e -> -e.getValue().stream().mapToLong(Topics::searches).sum())
-                  .thenComparing(e -> e.getValue().get(0), BY_DEMAND))
-          .forEach(e -> topics.add(topic(e.getKey(), e.getValue(), names, taken)));
+      for (int topic = 0; topic < ordered.size(); topic++) {
+        String key = ordered.get(topic).getKey();
+        List<Integer> its = ordered.get(topic).getValue();
+        KeywordGroup pillar = pillar(its.stream().map(groups::get).toList(), before(key));
+        topics.add(new Topic(keptAs(key), names.get(topic), pillar, places.of(topic, its)));
+      }
       return topics;
     }
 
-    private Topic topic(
-        String key, List<KeywordGroup> members, TopicName names, Set<String> taken) {
-      String keptAs = key.startsWith(KEPT) ? key.substring(KEPT.length()) : null;
-      Kept before = keptAs == null ? null : kept.get(keptAs);
-      String name = before == null ? names.of(members, taken) : before.name();
-      taken.add(name);
-      return new Topic(keptAs, name, pillar(members, before), members);
+    private static @Nullable String keptAs(String key) {
+      return key.startsWith(KEPT) ? key.substring(KEPT.length()) : null;
+    }
+
+    private @Nullable Kept before(String key) {
+      String keptAs = keptAs(key);
+      return keptAs == null ? null : kept.get(keptAs);
+    }
+
+    private List<String> names(List<Map.Entry<String, List<Integer>>> topics) {
+      Set<String> taken = new TreeSet<>(String.CASE_INSENSITIVE_ORDER);
+      kept.values().forEach(topic -> taken.add(topic.name()));
+      TopicName naming = new TopicName(stems, groups, sense);
+      List<String> names = new ArrayList<>();
+      for (Map.Entry<String, List<Integer>> topic : topics) {
+        Kept before = before(topic.getKey());
+        String name = before == null ? naming.of(topic.getValue(), taken) : before.name();
+        taken.add(name);
+        names.add(name);
+      }
+      return names;
     }
 
     private KeywordGroup pillar(List<KeywordGroup> members, @Nullable Kept before) {
@@ -168,20 +212,34 @@ public final class Topics {
           }
         }
       }
-      return members.stream().max(Comparator.comparingDouble(this::breadth)).orElseThrow();
+      Map<String, Integer> withStem = new HashMap<>();
+      members.forEach(group -> subject(group).forEach(s -> withStem.merge(s, 1, Integer::sum)));
+      return members.stream()
+          .max(Comparator.comparingDouble(group -> breadth(group, withStem, members.size())))
+          .orElseThrow();
+    }
+
+    private Set<String> subject(KeywordGroup group) {
+      return stems.subject(group.primary().text(), group.primary().language());
     }
 
     /**
-     * A pillar is broad: few words in its primary keyword, many keywords, good demand; and it is
-     * read, not bought.
+     * A pillar is broad: the other groups say its words and more, so they specialise it. It has
+     * good demand and many keywords; and it is read, not bought.
      */
-    private double breadth(KeywordGroup group) {
-      int words = stems.subject(group.primary().text()).size();
+    private double breadth(KeywordGroup group, Map<String, Integer> withStem, int all) {
+      Set<String> subject = subject(group);
+      double specialised =
+          subject.stream()
+              .mapToDouble(stem -> withStem.get(stem) / (double) all)
+              .average()
+              .orElse(0);
       double informs = group.intent() == SearchIntent.INFORMATIONAL ? 1 : 0.3;
       return informs
+          * specialised
           * Math.sqrt(1.0 + searches(group))
           * Math.log(1 + group.members().size())
-          / words;
+          / Math.sqrt(subject.size());
     }
   }
 }

@@ -16,7 +16,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.GroupingSettings.Mode;
-import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
@@ -139,26 +138,6 @@ class GroupPartsTest {
             new boolean[] {false, false, true, true, false},
             new boolean[] {false, false, true, true, false});
     assertThat(shut.settle(new int[] {0, 0, 2, 2, 0})).containsExactly(0, 0, 2, 2, 0);
-  }
-
-  @Test
-  void wordsAreWeighedByTheirRarity() {
-    List<String> phrases =
-        List.of(
-            "pottery wheel",
-            "pottery kiln",
-            "pottery glaze",
-            "pottery wheel bearings",
-            "quiet wheel");
-    Stems stems = new Stems();
-    List<Set<String>> sets = phrases.stream().map(stems::subject).toList();
-    WordIndex index =
-        new WordIndex(sets, phrases.stream().map(p -> SearchIntent.INFORMATIONAL).toList());
-    IntStream.range(0, 3).forEach(index::add);
-    assertThat(index.nearest(3)).hasValue(0);
-    WordIndex none =
-        new WordIndex(sets, phrases.stream().map(p -> SearchIntent.INFORMATIONAL).toList());
-    assertThat(none.nearest(3)).isEmpty();
   }
 
   @Test

@@ -45,7 +45,9 @@ class HandEditsTest {
   void describesAGroupWhoseMembersHaveNothingInCommon() {
     KeywordGroup group =
         LOOSE.describe(
-            "7", List.of(keyword("rye bread", 50, "r", 0, 5), keyword("eel trap", 900, "t", 0, 8)));
+            "7",
+            List.of(keyword("rye bread", 50, "r", 0, 5), keyword("eel trap", 900, "t", 0, 8)),
+            null);
     assertThat(group.keptAs()).isEqualTo("7");
     assertThat(texts(group)).containsExactly("eel trap", "rye bread");
     assertThat(group.demand().searches()).isEqualTo(950);

@@ -33,10 +33,13 @@ class KeywordTest {
   @Test
   void variantsHaveTheSameWordsInAnyOrder() {
     Variants variants = new Variants(new Stems());
-    assertThat(variants.key("clay for throwing")).isEqualTo(variants.key("throwing clays"));
-    assertThat(variants.key("firing without a kiln")).isNotEqualTo(variants.key("kiln firing"));
-    assertThat(variants.key("cone 6 glaze")).isNotEqualTo(variants.key("cone 10 glaze"));
-    assertThat(variants.key("to be or not to be")).isNotEmpty();
+    assertThat(variants.key(Keyword.of("clay for throwing", null, List.of())))
+        .isEqualTo(variants.key(Keyword.of("throwing clays", null, List.of())));
+    assertThat(variants.key(Keyword.of("firing without a kiln", null, List.of())))
+        .isNotEqualTo(variants.key(Keyword.of("kiln firing", null, List.of())));
+    assertThat(variants.key(Keyword.of("cone 6 glaze", null, List.of())))
+        .isNotEqualTo(variants.key(Keyword.of("cone 10 glaze", null, List.of())));
+    assertThat(variants.key(Keyword.of("to be or not to be", null, List.of()))).isNotEmpty();
   }
 
   @Test

@@ -19,7 +19,7 @@ class ModularityTest {
     clique(graph, 0, 5);
     clique(graph, 5, 10);
     link(graph, 4, 5, 0.5);
-    int[] community = Modularity.communities(graph);
+    int[] community = Modularity.communities(graph, 1);
     assertThat(Arrays.stream(community, 0, 5).distinct().count()).isEqualTo(1);
     assertThat(Arrays.stream(community, 5, 10).distinct().count()).isEqualTo(1);
     assertThat(community[0]).isNotEqualTo(community[9]);
@@ -29,14 +29,14 @@ class ModularityTest {
   void whoHasNoLinkStaysAlone() {
     List<Map<Integer, Double>> graph = empty(4);
     link(graph, 0, 1, 1);
-    int[] community = Modularity.communities(graph);
+    int[] community = Modularity.communities(graph, 1);
     assertThat(community[0]).isEqualTo(community[1]);
     assertThat(Arrays.stream(community).distinct().count()).isEqualTo(3);
   }
 
   @Test
   void aGraphOfNothingHasNoCommunities() {
-    assertThat(Modularity.communities(List.of())).isEmpty();
+    assertThat(Modularity.communities(List.of(), 1)).isEmpty();
   }
 
   /** A partition is worth what its definition says; ours is worth no less than plain ones. */
@@ -54,10 +54,10 @@ class ModularityTest {
         }
       }
     }
-    int[] found = Modularity.communities(graph);
+    int[] found = Modularity.communities(graph, 1);
     assertThat(worth(graph, found)).isGreaterThanOrEqualTo(worth(graph, hidden) - 1e-9);
     assertThat(worth(graph, found)).isGreaterThan(worth(graph, new int[hidden.length]));
-    assertThat(Modularity.communities(graph)).isEqualTo(found);
+    assertThat(Modularity.communities(graph, 1)).isEqualTo(found);
   }
 
   private static double worth(List<Map<Integer, Double>> graph, int[] community) {

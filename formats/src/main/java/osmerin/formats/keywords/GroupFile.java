@@ -25,7 +25,8 @@ public final class GroupFile {
           "funnel_stage",
           "volume",
           "difficulty",
-          "shared_pages");
+          "shared_pages",
+          "nearness");
 
   private GroupFile() {}
 
@@ -61,7 +62,8 @@ public final class GroupFile {
         group.funnelStage().name().toLowerCase(Locale.ROOT),
         volume(keyword.volume()),
         number(keyword.difficulty()),
-        number(member.sharedWithPrimary()));
+        number(member.sharedWithPrimary()),
+        nearness(member.nearToPrimary()));
   }
 
   /** A range as its two ends, so that it is read back as one. */
@@ -69,6 +71,10 @@ public final class GroupFile {
     return volume != null && volume.isRange()
         ? volume.low() + "-" + volume.high()
         : number(volume == null ? null : volume.searches());
+  }
+
+  private static String nearness(@Nullable Double near) {
+    return near == null ? "" : String.format(Locale.ROOT, "%.2f", near);
   }
 
   static String number(@Nullable Number number) {

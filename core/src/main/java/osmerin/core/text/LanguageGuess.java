@@ -1,0 +1,205 @@
+package osmerin.core.text;
+
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Guesses the language of short phrases from all phrases of one site. Stop words, question words
+ * and letters of a language decide where a phrase has any. From those phrases it learns how the
+ * words of each language are spelled (trigrams, naive Bayes with add-one smoothing), which decides
+ * for the others. Depends on the set of phrases only, not on their order.
+ */
+public final class LanguageGuess {
+  /** So many phrases of a language must be sure before its spelling is learned. */
+  private static final int FEWEST = 3;
+
+  /** How much a phrase's own stop words weigh beside its spelling, as a logarithm. */
+  private static final double WORD = 4;
+
+  /** A language other than the usual one must be so much likelier, as a logarithm. */
+  private static final double USUAL = 1.5;
+
+  private static final Map<Language, String> LETTERS = new EnumMap<>(Language.class);
+
+  static {
+    LETTERS.put(Language.GERMAN, "äöüß");
+    LETTERS.put(Language.FRENCH, "çèêëîïûùœà");
+    LETTERS.put(Language.SPANISH, "ñ¿¡");
+    LETTERS.put(Language.ITALIAN, "òìùèà");
+    LETTERS.put(Language.PORTUGUESE, "ãõç");
+  }
+
+  private static final Map<Language, Set<String>> TELLING = new EnumMap<>(Language.class);
+
+  static {
+    Map<Language, String> more = new EnumMap<>(Language.class);
+    more.put(
+        Language.ENGLISH, "how what why when where who which best buy price cheap vs not without");
+    more.put(
+        Language.GERMAN,
+        "wie wann warum wo welche welcher welches was kaufen preis günstig ohne nicht selber machen"
+            + " gegen richtig anleitung tipps rezept anfänger");
+    more.put(
+        Language.FRENCH,
+        "comment pourquoi quand quel quelle acheter prix meilleur meilleure faire maison sans cher");
+    more.put(
+        Language.SPANISH,
+        "cómo qué cuándo dónde cuál comprar precio mejor mejores hacer casero casera sin barato");
+    more.put(
+        Language.ITALIAN,
+        "come cosa perché quando dove quale comprare prezzo migliore migliori fare fatto senza");
+    more.put(
+        Language.PORTUGUESE,
+        "quando onde qual comprar preço melhor melhores fazer caseiro não sem");
+    more.put(
+        Language.DUTCH,
+        "hoe wat waarom wanneer welke kopen prijs beste goedkoop maken zelf zonder niet tegen");
+    for (Language language : Language.values()) {
+      Set<String> words = new TreeSet<>(StopWords.of(language));
+      words.addAll(List.of(more.get(language).split(" ")));
+      TELLING.put(language, words);
+    }
+  }
+
+  private final Language usual;
+  private final Map<Language, Spelling> spellings = new EnumMap<>(Language.class);
+
+  private LanguageGuess(Language usual) {
+    this.usual = usual;
+  }
+
+  /**
+   * Learns from all phrases of a site.
+   *
+   * @param usual the language of a phrase that nothing tells of
+   */
+  public static LanguageGuess from(Collection<String> phrases, Language usual) {
+    LanguageGuess guess = new LanguageGuess(usual);
+    Map<Language, Spelling> learned = new EnumMap<>(Language.class);
+    for (String phrase : phrases) {
+      List<String> words = Words.lower(phrase);
+      Language sure = sure(words);
+      if (sure != null) {
+        learned.computeIfAbsent(sure, language -> new Spelling()).learn(words);
+      }
+    }
+    learned.forEach(
+        (language, spelling) -> {
+          if (spelling.phrases >= FEWEST) {
+            guess.spellings.put(language, spelling);
+          }
+        });
+    return guess;
+  }
+
+  /** The likeliest language of a phrase. */
+  public Language of(String phrase) {
+    List<String> words = Words.lower(phrase);
+    double[] votes = votes(words);
+    Language best = usual;
+    double most = score(usual, words, votes) + USUAL;
+    for (Language language : Language.values()) {
+      double score = score(language, words, votes);
+      boolean heardOf = votes[language.ordinal()] > 0 || spellings.containsKey(language);
+      if (language != usual && heardOf && score > most) {
+        best = language;
+        most = score;
+      }
+    }
+    return best;
+  }
+
+  private double score(Language language, List<String> words, double[] votes) {
+    Spelling spelling = spellings.get(language);
+    boolean compared = !spellings.isEmpty() && spellings.containsKey(usual);
+    double spelled =
+        !compared ? 0 : spelling == null ? Spelling.unknown(words) : spelling.likelihood(words);
+    return WORD * votes[language.ordinal()] + spelled;
+  }
+
+  /** For each language how many words or letters of the phrase are its own, shared ones in part. */
+  private static double[] votes(List<String> words) {
+    double[] votes = new double[Language.values().length];
+    for (String word : words) {
+      vote(votes, language -> TELLING.get(language).contains(word));
+      vote(
+          votes,
+          language ->
+              LETTERS.containsKey(language)
+                  && LETTERS.get(language).chars().anyMatch(letter -> word.indexOf(letter) >= 0));
+    }
+    return votes;
+  }
+
+  private interface Own {
+    boolean is(Language language);
+  }
+
+  private static void vote(double[] votes, Own own) {
+    List<Language> those = Arrays.stream(Language.values()).filter(own::is).toList();
+    those.forEach(language -> votes[language.ordinal()] += 1.0 / those.size());
+  }
+
+  /** The language that has clearly more of the votes than any other, else null. */
+  private static @Nullable Language sure(List<String> words) {
+    double[] votes = votes(words);
+    int best = 0;
+    for (int i = 1; i < votes.length; i++) {
+      best = votes[i] > votes[best] ? i : best;
+    }
+    for (int i = 0; i < votes.length; i++) {
+      if (i != best && votes[best] < votes[i] + 0.5) {
+        return null;
+      }
+    }
+    return Language.values()[best];
+  }
+
+  /** How the words of one language are spelled. */
+  private static final class Spelling {
+    /** About so many trigrams a language has. */
+    private static final int KINDS = 5_000;
+
+    private final Map<String, Integer> counts = new HashMap<>();
+    private int all;
+    private int phrases;
+
+    void learn(List<String> words) {
+      phrases++;
+      for (String word : words) {
+        for (int at = 0; at < word.length(); at++) {
+          counts.merge(trigram(word, at), 1, Integer::sum);
+          all++;
+        }
+      }
+    }
+
+    double likelihood(List<String> words) {
+      double sum = 0;
+      for (String word : words) {
+        for (int at = 0; at < word.length(); at++) {
+          sum += Math.log((counts.getOrDefault(trigram(word, at), 0) + 1.0) / (all + KINDS));
+        }
+      }
+      return sum;
+    }
+
+    /** Of a language of which nothing was learned. */
+    static double unknown(List<String> words) {
+      int trigrams = words.stream().mapToInt(String::length).sum();
+      return trigrams * Math.log(1.0 / KINDS);
+    }
+
+    private static String trigram(String word, int at) {
+      String framed = "_" + word + "_";
+      return framed.substring(at, at + 3);
+    }
+  }
+}
