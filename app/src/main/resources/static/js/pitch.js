@@ -11,6 +11,7 @@ document.addEventListener("htmx:afterSwap", (event) => {
   const answer = document.querySelector("#pitch-answer");
   if (event.detail.target !== answer || !answer.querySelector("[data-pitched]")) return;
   answer.replaceChildren();
+  document.querySelector("#pitch-near").replaceChildren();
   form.reset();
   form.closest("dialog").close();
 });

@@ -61,7 +61,7 @@ class GroupCommandTest {
     assertThat(Files.readAllLines(out))
         .hasSize(3)
         .anySatisfy(
-            l -> assertThat(l).startsWith("fish in the dark,night fishing,no,").endsWith(",3"));
+            l -> assertThat(l).startsWith("fish in the dark,night fishing,no,").endsWith(",3,"));
   }
 
   @Test

@@ -7,6 +7,7 @@ import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.In;
 import osmerin.app.research.FoundResearch;
@@ -20,13 +21,22 @@ public class FindService {
   private static final int EACH = 6;
   private static final int LONGEST = 100;
 
+  /** What is less near is not what was meant. */
+  private static final double NEAR = 0.35;
+
   private final ArticleService articles;
   private final PitchService pitches;
   private final ResearchService research;
   private final TeamService team;
+  private final NearTexts nearTexts;
 
   FindService(
-      ArticleService articles, PitchService pitches, ResearchService research, TeamService team) {
+      ArticleService articles,
+      PitchService pitches,
+      ResearchService research,
+      TeamService team,
+      NearTexts nearTexts) {
+    this.nearTexts = nearTexts;
     this.articles = articles;
     this.pitches = pitches;
     this.research = research;
@@ -43,6 +53,9 @@ public class FindService {
       addPitches(context, words, found);
       addResearch(context, words, found);
       addPeople(context, words, found);
+      if (found.isEmpty()) {
+        addNear(context, words, found);
+      }
     }
     Arrays.stream(Command.values())
         .filter(command -> command.isFor(context))
@@ -92,6 +105,19 @@ public class FindService {
                     beside,
                     r.id() == null ? base : base + "/groups/" + r.id());
           });
+    }
+  }
+
+  /** What is meant, perhaps, when nothing has the words. */
+  private void addNear(SiteContext context, String words, List<Finding> found) {
+    for (NearTexts.Near near : nearTexts.to(context, words, NEAR, EACH)) {
+      String beside = near.beside().isEmpty() ? "" : near.beside() + ", ";
+      found.add(
+          new Finding(
+              near.what() + "?",
+              near.name(),
+              beside + In.nearness(near.near()) + " near",
+              near.path()));
     }
   }
 

@@ -12,6 +12,8 @@ public enum Thing {
   GROUPING,
   /** Id of what a person did to the intents of several keywords at once. */
   INTENTS,
+  /** Id of a keyword whose language was said, or "site" for that of most keywords. */
+  LANGUAGE,
   /** Id of what a person did to the exclude list at once. */
   EXCLUSION,
   /** Its id. */

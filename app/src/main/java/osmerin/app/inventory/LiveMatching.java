@@ -20,11 +20,13 @@ import osmerin.app.history.Thing;
 import osmerin.app.inventory.InventoryMapper.LiveRow;
 import osmerin.app.inventory.InventoryMapper.MatchRow;
 import osmerin.app.inventory.InventoryMapper.RankingRow;
+import osmerin.app.near.NearTexts;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.GroupsChanged;
 import osmerin.app.research.ResearchService;
+import osmerin.app.research.SiteNearness;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
@@ -42,12 +44,28 @@ import osmerin.core.text.Counted;
 public class LiveMatching implements Reversal {
   private static final String GROUP = "Group";
 
+  /** Titles that are so near chase the same thing. */
+  private static final double RIVALS = 0.55;
+
+  private static final int RIVALS_SHOWN = 100;
+
   private final InventoryMapper inventory;
   private final ResearchService research;
   private final CopyIn copy;
   private final History history;
 
-  LiveMatching(InventoryMapper inventory, ResearchService research, CopyIn copy, History history) {
+  private final NearTexts near;
+  private final SiteNearness nearness;
+
+  LiveMatching(
+      InventoryMapper inventory,
+      ResearchService research,
+      CopyIn copy,
+      History history,
+      NearTexts near,
+      SiteNearness nearness) {
+    this.near = near;
+    this.nearness = nearness;
     this.inventory = inventory;
     this.research = research;
     this.copy = copy;
@@ -59,8 +77,10 @@ public class LiveMatching implements Reversal {
    *
    * @param shared groups that more than one article answers
    * @param spread articles that rank for groups that should be apart
+   * @param rivals live articles that are near each other though their groups differ
    */
-  public record Overlaps(List<ResearchService.Group> shared, List<Spread> spread) {}
+  public record Overlaps(
+      List<ResearchService.Group> shared, List<Spread> spread, List<NearTexts.Rivals> rivals) {}
 
   /** An article and the groups for whose keywords it ranks, the surest first. */
   public record Spread(String reference, String title, List<RankingRow> groups) {}
@@ -93,7 +113,8 @@ public class LiveMatching implements Reversal {
                 pages.add(new Page(String.valueOf(row.articleId()), address, row.title()));
               });
     }
-    PageMatcher matcher = new PageMatcher(pages);
+    PageMatcher matcher =
+        new PageMatcher(pages, nearness.of(context.siteId()), nearness.language(context.siteId()));
     inventory
         .groups(context.siteId())
         .forEach(g -> matcher.group(String.valueOf(g.id()), g.name()));
@@ -256,6 +277,7 @@ public class LiveMatching implements Reversal {
                     rows));
           }
         });
-    return new Overlaps(research.shared(context), spread);
+    return new Overlaps(
+        research.shared(context), spread, near.rivals(context, RIVALS, RIVALS_SHOWN));
   }
 }

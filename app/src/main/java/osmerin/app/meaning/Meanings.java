@@ -77,7 +77,9 @@ public class Meanings {
     @Override
     public Map<String, float[]> vectors(Collection<String> texts) {
       Map<String, float[]> known = new HashMap<>();
-      vectors.vectors(model(), texts).forEach(row -> known.put(row.text(), numbers(row.vector())));
+      vectors
+          .vectors(model(), List.copyOf(texts))
+          .forEach(row -> known.put(row.text(), numbers(row.vector())));
       List<String> missing = new ArrayList<>(texts);
       missing.removeIf(known::containsKey);
       if (!missing.isEmpty()) {

@@ -45,9 +45,11 @@ class FullRunController {
             site,
             minShared == null ? now.minShared() : minShared,
             mode(mode, now.mode()),
-            near == null ? now.near() : near);
+            near == null || !GroupingSettings.isNear(near) ? now.near() : near);
     Paging paging = new Paging(page, PAGE, preview.moves().size());
     model.addAttribute("now", now);
+    model.addAttribute("least", GroupingSettings.NEAREST_APART);
+    model.addAttribute("most", GroupingSettings.MOST_APART);
     model.addAttribute("preview", preview);
     model.addAttribute("moves", paging.of(preview.moves()));
     model.addAttribute("paging", paging);
@@ -69,7 +71,7 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
-      @RequestParam int near,
+      @RequestParam(defaultValue = "43") int near,
       @RequestParam(defaultValue = "") String seal,
       RedirectAttributes to) {
     runs.apply(site, minShared, mode(mode, Mode.LOOSE), near, seal);
@@ -84,7 +86,7 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
-      @RequestParam int near,
+      @RequestParam(defaultValue = "43") int near,
       RedirectAttributes to) {
     runs.choose(site, minShared, mode(mode, Mode.LOOSE), near);
     Foot.say(to, "Later imports are grouped this way. Nothing was moved.");

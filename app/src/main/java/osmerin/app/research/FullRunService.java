@@ -148,10 +148,13 @@ public class FullRunService {
     if (minShared < 1 || minShared > depth) {
       throw new RefusedException("Two keywords share at least 1 and at most " + depth + " pages.");
     }
-    if (near < GroupingSettings.NEAREST_APART || near > GroupingSettings.MOST_APART) {
+    if (!GroupingSettings.isNear(near)) {
       throw new RefusedException(
-          "Nearness is between %d and %d hundredths."
-              .formatted(GroupingSettings.NEAREST_APART, GroupingSettings.MOST_APART));
+          "Choose a nearness from "
+              + GroupingSettings.NEAREST_APART
+              + " to "
+              + GroupingSettings.MOST_APART
+              + ".");
     }
     return new GroupingSettings(minShared, depth, mode, near);
   }

@@ -21,6 +21,7 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.intent.SearchIntent;
+import osmerin.core.text.Language;
 
 /** All keywords as a ledger, as a file, in views, and changed several at once. */
 @Controller
@@ -33,13 +34,16 @@ class KeywordController {
   private final KeywordViews views;
   private final ResearchService research;
   private final ImportService imports;
+  private final KeywordLanguages languages;
 
   KeywordController(
       KeywordLedger ledger,
       KeywordEdits edits,
       KeywordViews views,
       ResearchService research,
-      ImportService imports) {
+      ImportService imports,
+      KeywordLanguages languages) {
+    this.languages = languages;
     this.ledger = ledger;
     this.edits = edits;
     this.views = views;
@@ -88,7 +92,21 @@ class KeywordController {
   @Needs(Right.READ)
   String drawer(SiteContext site, @PathVariable long id, Model model) {
     model.addAttribute("k", ledger.single(site, id));
+    model.addAttribute("spoken", languages.spoken(site, id));
+    model.addAttribute("languages", Language.values());
     return "research/keyword-drawer";
+  }
+
+  @PostMapping("/{id}/language")
+  @Needs(Right.IMPORT)
+  String language(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam String language,
+      RedirectAttributes to) {
+    languages.set(site, id, language);
+    Foot.say(to, "The language is set. Its group follows when you regroup.");
+    return "redirect:" + site.base() + "/research/keywords";
   }
 
   /** Changes the marked keywords, or all that match the filter of the address. */

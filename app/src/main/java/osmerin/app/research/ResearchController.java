@@ -64,6 +64,18 @@ class ResearchController {
     return "research/table";
   }
 
+  /** Groups that belong to no topic. */
+  @GetMapping("/no-topic")
+  @Needs(Right.READ)
+  String noTopic(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
+    List<ResearchService.Group> groups = research.withoutTopic(site);
+    Paging paging = new Paging(page, PAGE, groups.size());
+    model.addAttribute("groups", paging.of(groups));
+    model.addAttribute("paging", paging);
+    model.addAttribute("topics", research.topicNames(site));
+    return "research/no-topic";
+  }
+
   @GetMapping("/topics/{id}")
   @Needs(Right.READ)
   String topic(

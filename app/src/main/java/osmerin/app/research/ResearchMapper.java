@@ -42,7 +42,10 @@ interface ResearchMapper {
       @Nullable Instant archivedAt,
       boolean locked,
       boolean namePinned,
-      boolean intentPinned) {
+      boolean intentPinned,
+      @Nullable Double topicNear,
+      List<String> topicWords,
+      @Nullable String alsoTopic) {
     Demand demand() {
       return new Demand(volume(), atLeast, difficulty);
     }
@@ -207,6 +210,32 @@ interface ResearchMapper {
   record GroupingRow(int minShared, GroupingSettings.Mode mode, int near) {}
 
   List<Long> lockedGroups(@Param("siteId") long siteId);
+
+  long countWithoutTopic(@Param("siteId") long siteId);
+
+  /** How near the keywords of a group that meaning put there are to the primary one on average. */
+  @Nullable Double meanNear(@Param("groupId") long groupId);
+
+  /** Groups in no topic, by demand. */
+  List<GroupRow> withoutTopic(@Param("siteId") long siteId);
+
+  /** The language of each keyword that no person set, put into effect from {@code spoken}. */
+  void createSpoken();
+
+  void applySpoken(@Param("siteId") long siteId);
+
+  void setSiteLanguage(@Param("siteId") long siteId, @Param("language") String language);
+
+  /** How a keyword is spoken. */
+  record Spoken(String text, @Nullable String language, boolean languagePinned) {}
+
+  Optional<Spoken> spoken(@Param("siteId") long siteId, @Param("id") long id);
+
+  int setLanguage(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("language") @Nullable String language,
+      @Param("pinned") boolean pinned);
 
   Optional<GroupingRow> findGrouping(@Param("siteId") long siteId);
 

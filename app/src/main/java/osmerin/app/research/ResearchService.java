@@ -30,6 +30,7 @@ import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.SharedEvidence;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Volume;
+import osmerin.core.meaning.Phrase;
 import osmerin.core.worth.SiteReach;
 import osmerin.core.worth.Worth;
 
@@ -41,13 +42,22 @@ public class ResearchService {
   private static final int BESIDE_SHOWN = 14;
   private static final int CANDIDATES = 24;
 
+  private final SiteNearness nearness;
+  private final GroupingChoice choice;
   private final ResearchMapper research;
   private final HandEditMapper edits;
   private final ArticleService articles;
   private final ReachService reach;
 
   ResearchService(
-      ResearchMapper research, HandEditMapper edits, ArticleService articles, ReachService reach) {
+      ResearchMapper research,
+      HandEditMapper edits,
+      ArticleService articles,
+      ReachService reach,
+      SiteNearness nearness,
+      GroupingChoice choice) {
+    this.nearness = nearness;
+    this.choice = choice;
     this.research = research;
     this.edits = edits;
     this.reach = reach;
@@ -107,6 +117,7 @@ public class ResearchService {
    * @param topics by demand
    * @param next open groups by yield, the first few
    * @param waiting keywords without a group
+   * @param homeless groups in no topic
    */
   public record Overview(
       List<TopicSummary> topics,
@@ -114,7 +125,8 @@ public class ResearchService {
       long groups,
       long keywords,
       long open,
-      long waiting) {}
+      long waiting,
+      long homeless) {}
 
   /**
    * A topic with its groups.
@@ -143,6 +155,8 @@ public class ResearchService {
    * @param members of the page shown: the primary one first, then the doubtful ones
    * @param doubtful how many there are on all pages
    * @param tightness the part of its pages that a keyword shares with another on average, 0–1
+   * @param near how near its keywords are to the primary one in meaning on average, null where
+   *     meaning put none there
    * @param beside other groups of its topic by demand, the first few
    */
   public record GroupPage(
@@ -152,11 +166,18 @@ public class ResearchService {
       Paging paging,
       long doubtful,
       @Nullable Double tightness,
+      @Nullable Double near,
       List<GroupRow> beside,
       Reach reach) {}
 
-  /** Why two keywords are together. */
-  public record Why(String first, String second, SharedEvidence shared) {}
+  /**
+   * Why two keywords are together.
+   *
+   * @param near how near they are in meaning, about 0–1; null where pages decide for both
+   * @param least how near the site asks keywords to be
+   */
+  public record Why(
+      String first, String second, SharedEvidence shared, @Nullable Double near, double least) {}
 
   /**
    * What a group would be worth.
@@ -175,6 +196,15 @@ public class ResearchService {
 
   /** The keywords of a group, for a brief. */
   public record GroupKeywords(String primary, List<String> secondary) {}
+
+  /** Groups in no topic, by demand. */
+  public List<Group> withoutTopic(SiteContext context) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    Reach now = reach.get(context);
+    return research.withoutTopic(context.siteId()).stream()
+        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
+        .toList();
+  }
 
   public Overview overview(SiteContext context) {
     Map<Long, TopicSum> sums = sums(context, null);
@@ -195,7 +225,8 @@ public class ResearchService {
         research.countGroups(context.siteId()),
         research.countKeywords(context.siteId()),
         open(context),
-        research.countWaiting(context.siteId()));
+        research.countWaiting(context.siteId()),
+        research.countWithoutTopic(context.siteId()));
   }
 
   private Map<Long, TopicSum> sums(SiteContext context, @Nullable Long topicId) {
@@ -318,6 +349,7 @@ public class ResearchService {
         paging,
         ordered.stream().filter(fit -> fit.doubt() != null).count(),
         cohesion.tightness(),
+        research.meanNear(id),
         topic == null ? List.of() : research.beside(context.siteId(), topic, id, BESIDE_SHOWN),
         now);
   }
@@ -356,10 +388,13 @@ public class ResearchService {
     if (first == null || second == null) {
       throw new NotFoundException("keyword", first == null ? firstId : secondId);
     }
+    boolean byMeaning = Grouping.hasFewPages(first) || Grouping.hasFewPages(second);
     return new Why(
         first.text(),
         second.text(),
-        SharedEvidence.of(first, second, GroupingSettings.DEFAULT.depth()));
+        SharedEvidence.of(first, second, GroupingSettings.DEFAULT.depth()),
+        byMeaning ? nearness.of(context.siteId()).of(Phrase.of(first), Phrase.of(second)) : null,
+        choice.settings(context.siteId()).near() / 100.0);
   }
 
   /** What a group would be worth; what is out of range counts as not asked. */

@@ -22,19 +22,23 @@ import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.KeywordLanguages;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
+import osmerin.core.text.Language;
 
 /** The settings of a site, and adding one. */
 @Controller
 class SiteSetupController {
   private final SiteSetupService setup;
   private final SiteService sites;
+  private final KeywordLanguages languages;
 
-  SiteSetupController(SiteSetupService setup, SiteService sites) {
+  SiteSetupController(SiteSetupService setup, SiteService sites, KeywordLanguages languages) {
+    this.languages = languages;
     this.setup = setup;
     this.sites = sites;
   }
@@ -51,7 +55,18 @@ class SiteSetupController {
     model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
     model.addAttribute("days", DayOfWeek.values());
     model.addAttribute("holidays", sites.holidays(now, site.today().withDayOfYear(1)));
+    model.addAttribute("languages", Language.values());
+    model.addAttribute("usual", languages.usual(site));
     return "setup/site";
+  }
+
+  @PostMapping("/{site}/setup/language")
+  @Needs(Right.MANAGE)
+  String language(SiteContext site, @RequestParam String language, RedirectAttributes to) {
+    languages.setUsual(site, language);
+    Foot.say(
+        to, "The languages of all keywords are guessed again. Groups follow when you regroup.");
+    return back(site);
   }
 
   @PostMapping("/{site}/setup")

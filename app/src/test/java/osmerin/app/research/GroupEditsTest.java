@@ -108,7 +108,7 @@ class GroupEditsTest extends ApplicationTest {
     assertThat(members("catch eels")).containsExactly("catch eels", "eel net");
     assertThat(row("catch eels").topicId()).isEqualTo(row("eel trap").topicId());
     Map<String, List<String>> split = groups();
-    assertThat(runs.preview(site, 3, Mode.LOOSE).moves()).isEmpty();
+    assertThat(runs.preview(site, 3, Mode.LOOSE, 43).moves()).isEmpty();
     bring(FILE);
     assertThat(groups()).isEqualTo(split);
     undo.undoLatest(site);
@@ -133,7 +133,7 @@ class GroupEditsTest extends ApplicationTest {
     edits.takeOut(site, List.of(keyword("eel net")));
     edits.dissolve(site, List.of(group("rye bread")));
     bring(FILE);
-    runs.apply(site, 3, Mode.LOOSE, runs.preview(site, 3, Mode.LOOSE).seal());
+    runs.apply(site, 3, Mode.LOOSE, 43, runs.preview(site, 3, Mode.LOOSE, 43).seal());
     assertThat(groups().keySet()).containsExactly("eel trap", "smoked eel");
     assertThat(waiting()).containsExactlyInAnyOrder("eel net", "rye bread", "bake rye");
   }
@@ -224,32 +224,32 @@ class GroupEditsTest extends ApplicationTest {
   void aFullRunDoesWhatItShowedAndIsOneUndo() {
     Map<String, List<String>> before = groups();
     bring("keyword,volume,urls\nrye bread,400,%1$s\nbake rye,200,%1$s\n".formatted(TRAPS));
-    Preview preview = runs.preview(site, 3, Mode.LOOSE);
+    Preview preview = runs.preview(site, 3, Mode.LOOSE, 43);
     assertThat(preview.now()).isEqualTo(3);
     assertThat(preview.groups()).isEqualTo(2);
     assertThat(preview.ended()).isEqualTo(1);
     assertThat(preview.moves())
         .extracting(FullRunService.Move::keyword)
         .containsExactly("rye bread", "bake rye");
-    assertThatThrownBy(() -> runs.apply(site, 3, Mode.LOOSE, "0-0"))
+    assertThatThrownBy(() -> runs.apply(site, 3, Mode.LOOSE, 43, "0-0"))
         .isInstanceOf(RefusedException.class);
-    runs.apply(site, 3, Mode.LOOSE, preview.seal());
+    runs.apply(site, 3, Mode.LOOSE, 43, preview.seal());
     assertThat(members("eel trap")).contains("rye bread", "bake rye");
     assertThat(groups()).hasSize(2);
-    assertThat(runs.preview(site, 3, Mode.LOOSE).moves()).isEmpty();
+    assertThat(runs.preview(site, 3, Mode.LOOSE, 43).moves()).isEmpty();
     undo.undoLatest(site);
     assertThat(groups()).isEqualTo(before);
   }
 
   @Test
   void settingsHoldForLaterImportsWithoutMovingAnything() {
-    runs.choose(site, 5, Mode.STRICT);
+    runs.choose(site, 5, Mode.STRICT, 43);
     String others =
         TRAPS.replace("t.example/3", "n.example/1").replace("t.example/4", "n.example/2");
     bring("keyword,volume,urls\nnight fyke,70,%s n.example/3\n".formatted(others));
     assertThat(groups()).hasSize(4);
     assertThat(runs.settings(site).minShared()).isEqualTo(5);
-    assertThatThrownBy(() -> runs.choose(site, 11, Mode.LOOSE))
+    assertThatThrownBy(() -> runs.choose(site, 11, Mode.LOOSE, 43))
         .isInstanceOf(RefusedException.class);
   }
 
@@ -257,8 +257,8 @@ class GroupEditsTest extends ApplicationTest {
   void aFullRunLeavesTheNameWithTheGroupItWasGivenTo() {
     marks.rename(site, group("eel trap"), "Traps", "eel trap");
     bring("keyword,volume,urls\neel trap,900,%1$s\n".formatted(BREAD));
-    assertThat(runs.preview(site, 3, Mode.LOOSE).ended()).isLessThan(2);
-    runs.apply(site, 3, Mode.LOOSE, runs.preview(site, 3, Mode.LOOSE).seal());
+    assertThat(runs.preview(site, 3, Mode.LOOSE, 43).ended()).isLessThan(2);
+    runs.apply(site, 3, Mode.LOOSE, 43, runs.preview(site, 3, Mode.LOOSE, 43).seal());
     assertThat(members("Traps")).contains("eel trap");
   }
 

@@ -162,7 +162,7 @@ class ImportServiceTest extends ApplicationTest {
         java.nio.file.Path.of("..", "docs", "samples", "marlpit-keywords.csv");
     imports.importFile(site, "sample.csv", java.nio.file.Files.readAllBytes(sample));
     FullRunService.Preview preview =
-        runs.preview(site, 3, osmerin.core.group.GroupingSettings.Mode.LOOSE);
+        runs.preview(site, 3, osmerin.core.group.GroupingSettings.Mode.LOOSE, 43);
     assertThat(preview.moves()).isEmpty();
     assertThat(preview.groups())
         .isEqualTo(preview.now())

@@ -123,7 +123,10 @@ class LandscapeServiceTest {
             null,
             false,
             false,
-            false);
+            false,
+            null,
+            List.of(),
+            null);
     List<GroupArticle> articles =
         Arrays.stream(live)
             .map(on -> new GroupArticle(id, "XX", 1, "Eels", on ? Stage.LIVE : Stage.DRAFTING, on))

@@ -43,10 +43,15 @@ public record GroupingSettings(int minShared, int depth, Mode mode, int near) {
       throw new IllegalArgumentException(
           "shared pages " + minShared + " is not between 1 and the depth " + depth);
     }
-    if (near < NEAREST_APART || near > MOST_APART) {
+    if (!isNear(near)) {
       throw new IllegalArgumentException(
           "nearness " + near + " is not between " + NEAREST_APART + " and " + MOST_APART);
     }
+  }
+
+  /** Whether a nearness, in hundredths, is within its range. */
+  public static boolean isNear(int hundredths) {
+    return hundredths >= NEAREST_APART && hundredths <= MOST_APART;
   }
 
   /** The same with another nearness. */

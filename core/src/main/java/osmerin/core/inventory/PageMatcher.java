@@ -12,14 +12,18 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
+import osmerin.core.meaning.Nearness;
+import osmerin.core.meaning.Phrase;
+import osmerin.core.meaning.Profile;
+import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 import osmerin.core.worth.ClickCurve;
 
 /**
  * Matches live pages with keyword groups. Ranking pages decide: the group for whose keywords a page
  * ranks best, weighed by searches and by the clicks at its place. Where a page ranks for nothing,
- * the words of its title and address decide, weighed by rarity. Keywords are handed in one by one,
- * so that memory follows the pages and not the keywords.
+ * the group nearest in meaning to its title does, or the words of its title and address, weighed by
+ * rarity. Keywords are handed in one by one, so that memory follows the pages and not the keywords.
  */
 public final class PageMatcher {
   /** Where a title shares less than this part of the weight of its and a group's words. */
@@ -27,6 +31,9 @@ public final class PageMatcher {
 
   /** Groups for which a page ranks with less than this part of its whole weight do not count. */
   private static final double WORTH_NAMING = 0.05;
+
+  /** Of more groups than these the first are compared by meaning. */
+  private static final int MOST_BY_MEANING = 2_000;
 
   /**
    * A page to be matched.
@@ -42,6 +49,9 @@ public final class PageMatcher {
   private final Map<String, Set<String>> wordsOf = new HashMap<>();
   private final Map<String, Integer> frequency = new HashMap<>();
   private final Map<String, List<String>> groupsWith = new HashMap<>();
+  private final Map<String, Phrase> phraseOf = new TreeMap<>();
+  private final @Nullable Nearness nearness;
+  private final Language language;
 
   /** What a page is to a group's keywords. */
   private static final class Tally {
@@ -50,12 +60,26 @@ public final class PageMatcher {
     private int best = Integer.MAX_VALUE;
   }
 
+  /** Where a page ranks for nothing words decide. */
   public PageMatcher(Collection<Page> pages) {
+    this(pages, null, Language.ENGLISH);
+  }
+
+  /**
+   * @param nearness of the site's phrases, null where meaning is not asked
+   * @param language of the titles
+   */
+  public PageMatcher(Collection<Page> pages, @Nullable Nearness nearness, Language language) {
     pages.forEach(page -> byAddress.putIfAbsent(page.address(), page));
+    this.nearness = nearness;
+    this.language = language;
   }
 
   /** Takes a group by its name. */
   public void group(String group, String name) {
+    if (phraseOf.size() < MOST_BY_MEANING) {
+      phraseOf.put(group, phrase(name));
+    }
     Set<String> words = stems.subject(name);
     wordsOf.put(group, words);
     for (String word : words) {
@@ -106,11 +130,44 @@ public final class PageMatcher {
    */
   public Map<String, List<PageMatch>> matches() {
     Map<String, List<PageMatch>> matches = new HashMap<>();
+    List<Page> unranked =
+        byAddress.values().stream().filter(page -> !ranking.containsKey(page.key())).toList();
+    Map<String, PageMatch> meant = nearness == null ? Map.of() : byMeaning(unranked, nearness);
     for (Page page : byAddress.values()) {
       Map<String, Tally> tallies = ranking.get(page.key());
-      matches.put(page.key(), tallies == null ? byWords(page) : byPages(tallies));
+      PageMatch near = meant.get(page.key());
+      matches.put(
+          page.key(),
+          tallies != null ? byPages(tallies) : near != null ? List.of(near) : byWords(page));
     }
     return matches;
+  }
+
+  /** The group nearest to the title of each page, of those that are near enough. */
+  private Map<String, PageMatch> byMeaning(List<Page> pages, Nearness nearness) {
+    Map<String, PageMatch> matches = new HashMap<>();
+    if (pages.isEmpty()) {
+      return matches;
+    }
+    nearness.prepare(phraseOf.values());
+    nearness.prepare(pages.stream().map(page -> phrase(title(page))).toList());
+    for (Page page : pages) {
+      Profile profile = nearness.profile(phrase(title(page)));
+      phraseOf.forEach(
+          (group, phrase) -> {
+            double near = nearness.of(profile, nearness.profile(phrase));
+            if (near >= Nearness.DEFAULT_LEAST) {
+              PageMatch match =
+                  new PageMatch(group, PageMatch.Basis.MEANING, Math.min(1, near), 0, 0);
+              matches.merge(page.key(), match, (a, b) -> b.sure() > a.sure() ? b : a);
+            }
+          });
+    }
+    return matches;
+  }
+
+  private Phrase phrase(String text) {
+    return Phrase.of(text, language);
   }
 
   /** The more of the page's weight and the more keywords, the surer. */
@@ -145,8 +202,12 @@ public final class PageMatcher {
 
   /** Of the title; of the last part of the address where there is none. */
   private Set<String> words(Page page) {
-    boolean untitled = page.title() == null || page.title().isBlank();
-    return stems.subject(untitled ? page.address().words() : page.title());
+    return stems.subject(title(page));
+  }
+
+  private static String title(Page page) {
+    String title = page.title();
+    return title == null || title.isBlank() ? page.address().words() : title;
   }
 
   /**

@@ -152,8 +152,9 @@ class KeywordFileTest {
     List<String> lines = out.toString().lines().toList();
     assertThat(lines.get(0))
         .isEqualTo(
-            "keyword,group,primary,topic,intent,funnel_stage,volume,difficulty,shared_pages");
-    assertThat(lines.get(1)).startsWith("night fishing,night fishing,yes,").endsWith(",90,,3");
+            "keyword,group,primary,topic,intent,funnel_stage,volume,difficulty,shared_pages,"
+                + "nearness");
+    assertThat(lines.get(1)).startsWith("night fishing,night fishing,yes,").endsWith(",90,,3,");
     assertThat(lines).hasSize(5);
     assertThat(lines).anySatisfy(line -> assertThat(line).startsWith("'=cmd()"));
     assertThat(lines)

@@ -23,6 +23,11 @@ public final class In {
     return DateTimeFormatter.ofPattern(pattern, Locale.ENGLISH);
   }
 
+  /** How near two texts are in meaning: "0.61". */
+  public static String nearness(@Nullable Number near) {
+    return near == null ? "–" : String.format(Locale.ENGLISH, "%.2f", near.doubleValue());
+  }
+
   /** "Tue 8 Dec". */
   public static String day(@Nullable LocalDate day) {
     return day == null ? "" : DAY.format(day);
