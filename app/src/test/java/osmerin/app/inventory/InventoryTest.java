@@ -139,11 +139,11 @@ class InventoryTest extends ApplicationTest {
   }
 
   @Test
-  void pagesAreMatchedByRankingsThenByWordsAndConfirmed() {
+  void pagesAreMatchedByRankingsThenByMeaningAndConfirmed() {
     bringIn();
     List<MatchRow> rows = matching.matches(site, true, 0, 9);
     assertThat(rows).extracting(MatchRow::proposed).containsExactly("rye bread", "eel trap", null);
-    assertThat(rows).extracting(MatchRow::basis).containsExactly("WORDS", "PAGES", null);
+    assertThat(rows).extracting(MatchRow::basis).containsExactly("MEANING", "PAGES", null);
     assertThat(rows.get(1).keywords()).isEqualTo(2);
     assertThat(rows.get(1).best()).isEqualTo(1);
     assertThat(rows.get(2).title()).isEqualTo("About us");
@@ -275,6 +275,12 @@ class InventoryTest extends ApplicationTest {
     assertThat(GuardedFetch.isInside(InetAddress.getByName(address))).isEqualTo(inside);
   }
 
+  /** So many that pages decide. */
+  private static String pagesOf(String site) {
+    return "%1$s.example/a %1$s.example/b %1$s.example/c %1$s.example/d %1$s.example/e"
+        .formatted(site);
+  }
+
   @Test
   void chancesAreLearnedFromWhatBecameOfTheArticles() {
     StringBuilder keywords = new StringBuilder("keyword,volume,difficulty,urls\n");
@@ -282,8 +288,8 @@ class InventoryTest extends ApplicationTest {
     for (int i = 0; i < 40; i++) {
       String own = i < 30 ? " eels.example/own" + i : "";
       keywords.append(
-          "thing%s,100,%d,g%d.example/a g%d.example/b%s\n"
-              .formatted("abcdefgh".charAt(i % 8) + "" + i, 2 * i, i, i, own));
+          "thing%s,100,%d,%s%s\n"
+              .formatted("abcdefgh".charAt(i % 8) + "" + i, 2 * i, pagesOf("g" + i), own));
       pages.append("https://eels.example/own%d,Own %d,2024-05-06\n".formatted(i, i));
     }
     imports.importFile(site, "more.csv", keywords.toString().getBytes(StandardCharsets.UTF_8));

@@ -206,7 +206,9 @@ class GroupEditsTest extends ApplicationTest {
   @Test
   void noMoreThanFiveTopicsAreInFocus() {
     for (int i = 0; i < 6; i++) {
-      bring("keyword,volume,urls\nalone%d,5,f%d.example/1\n".formatted(i, i));
+      bring(
+          "keyword,volume,urls\nalone%1$d,5,f%1$d.example/1 f%1$d.example/2 f%1$d.example/3 f%1$d.example/4 f%1$d.example/5\n"
+              .formatted(i));
       marks.toTopic(site, List.of(group("alone" + i)), "Topic " + i);
     }
     for (int i = 0; i < 5; i++) {

@@ -148,7 +148,8 @@ class ImportServiceTest extends ApplicationTest {
   void rangesAreSummedAtBothEnds() {
     bring(
         "keyword,volume,difficulty,urls\nrye bread,1K-10K,20,a.example/1 a.example/2 a.example/3\n"
-            + "bake rye,100,20,a.example/1 a.example/2 a.example/3\n");
+            + "bake rye,100,20,a.example/1 a.example/2 a.example/3\n"
+            + "rye bread rolls,,,a.example/4 a.example/5 a.example/6 a.example/7 a.example/8\n");
     Group group = research.overview(site).next().get(0);
     assertThat(group.row().volume()).isEqualTo(new Volume(3262, 1100, 10_100));
     assertThat(group.worth().visitsSpan().high())
