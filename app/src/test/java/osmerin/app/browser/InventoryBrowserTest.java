@@ -56,7 +56,7 @@ class InventoryBrowserTest extends BrowserTest {
     browser.waitForText("main table", "ranks for 3 keywords of it, at best 1");
     browser.open(base + "/live/inventory");
     browser.waitForText("main table", "ranks for 3 keywords of it, at best 1");
-    assertThat(browser.text("main table")).contains("the words of its title");
+    assertThat(browser.text("main table")).contains("near the group in meaning");
 
     browser.click("thead input[data-mark-all]");
     browser.press("Confirm their groups");

@@ -9,13 +9,17 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.HeldGroup;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.meaning.MadeMeaning;
 
 class TopicsTest {
   private static final List<String> BREAD =
@@ -92,6 +96,74 @@ class TopicsTest {
     assertThat(topics.stream().map(t -> t.name().toLowerCase(Locale.ROOT)))
         .hasSize(2)
         .doesNotHaveDuplicates();
+  }
+
+  @Test
+  void noTopicHasMoreThanAThirdOfAllDemandWhereItCanBeCut() {
+    List<KeywordGroup> groups = groups(many(new Random(3), 240));
+    List<Topic> topics = new Topics(new MadeMeaning(Map.of())).gather(groups);
+    long all = groups.stream().mapToLong(g -> g.demand().searches()).sum();
+    assertThat(topics)
+        .allSatisfy(
+            topic ->
+                assertThat(topic.groups().stream().mapToLong(g -> g.demand().searches()).sum())
+                    .isLessThanOrEqualTo(all / 3 + 1));
+  }
+
+  @Test
+  void whatBelongsNowhereIsInNoTopic() {
+    List<Keyword> keywords = new ArrayList<>(keywords());
+    keywords.add(Keyword.of("zither strings", 5L, pages("zither", 9)));
+    List<Topic> topics = new Topics().gather(groups(keywords));
+    assertThat(topics.stream().flatMap(t -> t.groups().stream()))
+        .noneMatch(g -> g.primary().text().equals("zither strings"));
+  }
+
+  @Test
+  void aTopicSaysHowNearItsGroupsAreAndByWhichWords() {
+    Topic topic = new Topics().gather(groups(keywords())).get(0);
+    assertThat(topic.places())
+        .allSatisfy(
+            place -> {
+              assertThat(place.near()).isBetween(0.1, 1.0);
+              assertThat(place.words()).contains("sourdough");
+            });
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  void namesAreDistinctAndNoneIsABareModifier(long seed) {
+    List<Topic> topics = new Topics().gather(groups(many(new Random(seed), 90)));
+    assertThat(topics).extracting(t -> t.name().toLowerCase(Locale.ROOT)).doesNotHaveDuplicates();
+    assertThat(topics)
+        .allSatisfy(
+            t ->
+                assertThat(List.of("large", "small", "cheap", "best"))
+                    .doesNotContain(t.name().toLowerCase(Locale.ROOT)));
+  }
+
+  private static List<Keyword> many(Random random, int count) {
+    String[] kinds = {"large", "small", "cheap", "best"};
+    String[] things = {"kiln", "wheel", "loom", "anvil", "boat", "hive"};
+    String[] parts = {"repair", "stand", "cover", "plans", "noise", "parts", "paint", "motor"};
+    Set<String> texts = new TreeSet<>();
+    while (texts.size() < Math.min(count, 180)) {
+      texts.add(
+          kinds[random.nextInt(4)]
+              + " "
+              + things[random.nextInt(6)]
+              + (random.nextBoolean() ? "" : " " + parts[random.nextInt(8)]));
+    }
+    return texts.stream()
+        .map(
+            text ->
+                Keyword.of(
+                    text,
+                    10L + random.nextInt(500),
+                    IntStream.range(0, 6)
+                        .mapToObj(p -> "s" + text.split(" ")[1] + p + ".example/" + text.hashCode())
+                        .toList()))
+        .toList();
   }
 
   private static List<KeywordGroup> groups(List<Keyword> keywords) {
