@@ -41,7 +41,12 @@ public final class IntentReader {
         .map(
             word -> reading(SearchIntent.NAVIGATIONAL, words, "“" + word + "” names a place to go"))
         .or(() -> first(words, telling.buying()).map(word -> buying(word, words, telling)))
-        .or(() -> first(words, telling.comparing()).map(word -> comparing(word, words)))
+        .or(
+            () ->
+                (asksForTheWay(words)
+                        ? Optional.<String>empty()
+                        : first(words, telling.comparing()))
+                    .map(word -> comparing(word, words)))
         .or(() -> first(words, telling.asking()).map(word -> asking(word, words)))
         .orElseGet(() -> reading(SearchIntent.INFORMATIONAL, words, "no word says otherwise"));
   }

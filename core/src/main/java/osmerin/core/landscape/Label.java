@@ -14,8 +14,9 @@ import java.util.Optional;
  *     #lineHeight()}
  * @param figure the base line of the figure from the middle, {@link Double#NaN} when there is no
  *     room for it
+ * @param figureText the figure as far as there is room for it, "31,500 a month" or "31,500"
  */
-public record Label(List<String> lines, int size, double top, double figure) {
+public record Label(List<String> lines, int size, double top, double figure, String figureText) {
   private static final int[] SIZES = {20, 18, 16, 15, 14, 13, 12, 11};
   private static final int FIGURE_SIZE = 12;
   private static final int MOST_LINES = 3;
@@ -42,25 +43,25 @@ public record Label(List<String> lines, int size, double top, double figure) {
   }
 
   /**
-   * The largest label that fits.
+   * The largest label that fits: with the figure, else with its number only, else the name alone.
    *
    * @param radius free for it around the middle
    * @param figure what stands below the name if there is room
    * @return none when not even the smallest fits
    */
   public static Optional<Label> fit(String name, String figure, double radius) {
+    return fitting(name, figure, radius)
+        .or(() -> fitting(name, figure.replace(" a month", ""), radius))
+        .or(() -> fitting(name, "", radius));
+  }
+
+  private static Optional<Label> fitting(String name, String figure, double radius) {
     for (int size : SIZES) {
       for (int count = 1; count <= MOST_LINES; count++) {
-        Optional<List<String>> lines = wrapped(name, count, size, radius);
-        if (lines.isPresent()) {
-          Optional<Label> both = place(lines.get(), size, figure, radius);
-          if (both.isPresent() && size >= 13) {
-            return both;
-          }
-          Optional<Label> alone = place(lines.get(), size, "", radius);
-          if (alone.isPresent() && (size <= 14 || both.isEmpty() && radius < 3 * size)) {
-            return both.or(() -> alone);
-          }
+        Optional<Label> label =
+            wrapped(name, count, size, radius).flatMap(lines -> place(lines, size, figure, radius));
+        if (label.isPresent()) {
+          return label;
         }
       }
     }
@@ -86,7 +87,7 @@ public record Label(List<String> lines, int size, double top, double figure) {
                 base + FIGURE_SIZE * DOWN,
                 radius);
     return room
-        ? Optional.of(new Label(lines, size, top, figure.isEmpty() ? Double.NaN : base))
+        ? Optional.of(new Label(lines, size, top, figure.isEmpty() ? Double.NaN : base, figure))
         : Optional.empty();
   }
 

@@ -39,8 +39,9 @@ public record Landscape(List<Place> places) {
    *
    * @param ring how wide the ring inside of its edge is, in pixels
    * @param label none when there is no room for one
+   * @param note beside the circle, where there is no room in it for name and figure
    */
-  public record Place(Circle circle, double ring, Optional<Label> label) {}
+  public record Place(Circle circle, double ring, Optional<Label> label, Optional<Note> note) {}
 
   public Landscape {
     places = List.copyOf(places);
@@ -96,13 +97,22 @@ public record Landscape(List<Place> places) {
     double factor = Math.min(1, fit(packed, width, height));
     double dx = width / 2 - factor * (box[0] + box[1]) / 2;
     double dy = height / 2 - factor * (box[2] + box[3]) / 2;
+    List<Circle> circles =
+        packed.stream()
+            .map(c -> c.scaled(factor, dx, dy))
+            .map(c -> new Circle(c.x(), c.y(), c.r() - factor * GAP / 2))
+            .toList();
+    Notes notes = new Notes(circles, width, height);
     List<Place> places = new ArrayList<>();
     for (int i = 0; i < things.size(); i++) {
-      Circle outer = packed.get(i).scaled(factor, dx, dy);
-      Circle circle = new Circle(outer.x(), outer.y(), outer.r() - factor * GAP / 2);
+      Circle circle = circles.get(i);
       Thing thing = things.get(i);
       double its = Math.min(ring, RING * circle.r());
-      places.add(new Place(circle, its, Label.fit(thing.name(), thing.figure(), circle.r() - its)));
+      Optional<Label> label = Label.fit(thing.name(), thing.figure(), circle.r() - its);
+      boolean told = label.isPresent() && (label.get().hasFigure() || thing.figure().isEmpty());
+      Optional<Note> note =
+          told ? Optional.empty() : notes.beside(circle, thing.name(), thing.figure());
+      places.add(new Place(circle, its, note.isPresent() ? Optional.empty() : label, note));
     }
     return new Landscape(places);
   }

@@ -64,6 +64,9 @@ public final class Topics {
   }
 
   private static final class Run {
+    /** How much many keywords count beside demand for a pillar. */
+    private static final double MANY_KEYWORDS = 0.25;
+
     private static final String KEPT = "kept ";
     private static final String NEW = "new ";
     private static final Comparator<KeywordGroup> BY_DEMAND =
@@ -237,8 +240,9 @@ public final class Topics {
       double informs = group.intent() == SearchIntent.INFORMATIONAL ? 1 : 0.3;
       return informs
           * specialised
+          * specialised
           * Math.sqrt(1.0 + searches(group))
-          * Math.log(1 + group.members().size())
+          * (1 + MANY_KEYWORDS * Math.log(1 + group.members().size()))
           / Math.sqrt(subject.size());
     }
   }
