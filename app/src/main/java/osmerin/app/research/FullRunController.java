@@ -75,7 +75,7 @@ class FullRunController {
       @RequestParam(defaultValue = "") String seal,
       RedirectAttributes to) {
     runs.apply(site, minShared, mode(mode, Mode.LOOSE), near, seal);
-    Foot.say(to, "All keywords are grouped anew.");
+    Foot.say(to, "All keywords are regrouped.");
     return "redirect:" + site.base() + "/research";
   }
 

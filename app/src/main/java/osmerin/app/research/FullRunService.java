@@ -288,7 +288,7 @@ public class FullRunService {
         history.note(
             context,
             Right.IMPORT,
-            "All keywords were grouped anew: %s moved."
+            "All keywords were regrouped: %s moved."
                 .formatted(Counted.of(changing.size(), "keyword")),
             GroupEdits.kept(edit));
       }

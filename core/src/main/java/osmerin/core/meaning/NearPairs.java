@@ -47,8 +47,6 @@ public final class NearPairs {
     return new NearPairs(nearness, profiles, least).find();
   }
 
-  private record Near(int other, double nearness) {}
-
   private int[][] find() {
     int[] meant =
         IntStream.range(0, profiles.size())
@@ -58,36 +56,62 @@ public final class NearPairs {
         IntStream.range(0, profiles.size())
             .filter(i -> profiles.get(i).meaning() == null)
             .toArray();
-    List<List<Near>> later = new ArrayList<>();
-    IntStream.range(0, profiles.size()).forEach(i -> later.add(new ArrayList<>()));
-    if (meant.length <= EACH_WITH_EACH) {
-      IntStream.range(0, meant.length)
-          .parallel()
-          .forEach(at -> compare(meant[at], Arrays.stream(meant, at + 1, meant.length), later));
-    } else {
-      Cells cells = new Cells(meant);
-      Arrays.stream(meant).parallel().forEach(i -> compare(i, cells.around(i), later));
-    }
+    int[][] nearest = new int[profiles.size()][];
+    Cells cells = meant.length <= EACH_WITH_EACH ? null : new Cells(meant);
+    Arrays.stream(meant)
+        .parallel()
+        .forEach(
+            i -> nearest[i] = nearest(i, cells == null ? Arrays.stream(meant) : cells.around(i)));
     Map<Long, int[]> withTrigram = withTrigram(spelled);
     Arrays.stream(spelled)
         .parallel()
-        .forEach(i -> compare(i, sharingTrigram(i, withTrigram), later));
-    return symmetric(later);
+        .forEach(i -> nearest[i] = nearest(i, sharingTrigram(i, withTrigram)));
+    return symmetric(nearest);
   }
 
-  private void compare(int i, IntStream others, List<List<Near>> into) {
+  /** The nearest of the others that are near enough. */
+  private int[] nearest(int i, IntStream others) {
     Profile mine = profiles.get(i);
-    List<Near> near = into.get(i);
+    Nearest nearest = new Nearest();
     others.forEach(
         j -> {
-          Profile other = profiles.get(j);
-          if (j != i && !nearness.isFar(mine, other, least)) {
-            double its = nearness.of(mine, other);
+          if (j != i) {
+            double its = nearness.ofAtLeast(mine, profiles.get(j), least);
             if (its >= least) {
-              near.add(new Near(j, its));
+              nearest.offer(j, its);
             }
           }
         });
+    return nearest.sorted();
+  }
+
+  /** The nearest of those offered, the first by number at a tie. */
+  private static final class Nearest {
+    private final int[] others = new int[KEPT];
+    private final double[] nearness = new double[KEPT];
+    private int size;
+
+    void offer(int other, double near) {
+      if (size == KEPT && !isBefore(other, near, size - 1)) {
+        return;
+      }
+      int at = size == KEPT ? size - 1 : size++;
+      while (at > 0 && isBefore(other, near, at - 1)) {
+        others[at] = others[at - 1];
+        nearness[at] = nearness[at - 1];
+        at--;
+      }
+      others[at] = other;
+      nearness[at] = near;
+    }
+
+    private boolean isBefore(int other, double near, int at) {
+      return near > nearness[at] || near == nearness[at] && other < others[at];
+    }
+
+    int[] sorted() {
+      return Arrays.stream(others, 0, size).sorted().toArray();
+    }
   }
 
   private Map<Long, int[]> withTrigram(int[] spelled) {
@@ -107,23 +131,17 @@ public final class NearPairs {
     return Arrays.stream(profiles.get(i).trigrams())
         .mapToObj(trigram -> withTrigram.getOrDefault(trigram, new int[0]))
         .flatMapToInt(Arrays::stream)
-        .filter(j -> j > i)
         .distinct();
   }
 
   /** Each pair that is among the nearest of either, under both, in order of number. */
-  private static int[][] symmetric(List<List<Near>> found) {
-    List<List<Near>> all = new ArrayList<>();
-    found.forEach(its -> all.add(new ArrayList<>(its)));
-    for (int i = 0; i < found.size(); i++) {
-      for (Near near : found.get(i)) {
-        all.get(near.other()).add(new Near(i, near.nearness()));
-      }
-    }
+  private static int[][] symmetric(int[][] nearest) {
     List<IntStream.Builder> pairs = new ArrayList<>();
-    all.forEach(its -> pairs.add(IntStream.builder()));
-    for (int i = 0; i < all.size(); i++) {
-      for (int other : nearest(all.get(i))) {
+    for (int i = 0; i < nearest.length; i++) {
+      pairs.add(IntStream.builder());
+    }
+    for (int i = 0; i < nearest.length; i++) {
+      for (int other : nearest[i]) {
         pairs.get(i).add(other);
         pairs.get(other).add(i);
       }
@@ -131,16 +149,6 @@ public final class NearPairs {
     return pairs.parallelStream()
         .map(its -> its.build().sorted().distinct().toArray())
         .toArray(int[][]::new);
-  }
-
-  private static int[] nearest(List<Near> all) {
-    return all.stream()
-        .distinct()
-        .sorted(
-            Comparator.comparingDouble((Near near) -> -near.nearness()).thenComparing(Near::other))
-        .limit(KEPT)
-        .mapToInt(Near::other)
-        .toArray();
   }
 
   /** Profiles by the cell they are in. */

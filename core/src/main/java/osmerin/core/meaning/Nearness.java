@@ -157,11 +157,15 @@ public final class Nearness {
     return meant ? MEANING * NEARER_UNCENTRED * (1 - known) : 0;
   }
 
-  /** Whether two cannot be so near whatever their spelling, told from their meaning only. */
-  boolean isFar(Profile a, Profile b, double least) {
-    return a.meaning() != null
-        && b.meaning() != null
-        && a.meant(b) / ((double) a.phrases() * b.phrases()) - uncentred(a, b) < least - SPELLING;
+  /**
+   * The same, or something less than the least where their meaning is so far that no spelling would
+   * make them so near; then spelling is not looked at.
+   */
+  double ofAtLeast(Profile a, Profile b, double least) {
+    double pairs = (double) a.phrases() * b.phrases();
+    double meant = a.meant(b) / pairs - uncentred(a, b);
+    boolean understood = a.meaning() != null && b.meaning() != null;
+    return understood && meant < least - SPELLING ? meant : meant + a.spelled(b) / pairs;
   }
 
   private Profile profile(Phrase phrase, float @Nullable [] vector) {

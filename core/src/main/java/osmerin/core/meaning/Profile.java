@@ -29,7 +29,8 @@ public record Profile(float @Nullable [] meaning, long[] trigrams, float[] weigh
     return meaning == null || other.meaning == null ? 0 : dot(meaning, other.meaning);
   }
 
-  private double spelled(Profile other) {
+  /** The part of the product that is spelling. */
+  double spelled(Profile other) {
     double sum = 0;
     for (int i = 0, j = 0; i < trigrams.length && j < other.trigrams.length; ) {
       if (trigrams[i] == other.trigrams[j]) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -70,6 +71,8 @@ public final class LanguageGuess {
 
   private final Language usual;
   private final Map<Language, Spelling> spellings = new EnumMap<>(Language.class);
+  private final Map<String, double[]> votesOf = new ConcurrentHashMap<>();
+  private final Map<String, double[]> scoreOf = new ConcurrentHashMap<>();
 
   private LanguageGuess(Language usual) {
     this.usual = usual;
@@ -85,7 +88,7 @@ public final class LanguageGuess {
     Map<Language, Spelling> learned = new EnumMap<>(Language.class);
     for (String phrase : phrases) {
       List<String> words = Words.lower(phrase);
-      Language sure = sure(words);
+      Language sure = guess.sure(words);
       if (sure != null) {
         learned.computeIfAbsent(sure, language -> new Spelling()).learn(words);
       }
@@ -101,34 +104,46 @@ public final class LanguageGuess {
 
   /** The likeliest language of a phrase. */
   public Language of(String phrase) {
-    List<String> words = Words.lower(phrase);
-    double[] votes = votes(words);
+    double[] scores = new double[Language.values().length];
+    boolean[] heardOf = new boolean[scores.length];
+    for (String word : Words.lower(phrase)) {
+      double[] its = scoreOf.computeIfAbsent(word, this::scores);
+      double[] votes = votesOf.computeIfAbsent(word, LanguageGuess::votes);
+      for (int i = 0; i < scores.length; i++) {
+        scores[i] += its[i];
+        heardOf[i] |= votes[i] > 0;
+      }
+    }
     Language best = usual;
-    double most = score(usual, words, votes) + USUAL;
+    double most = scores[usual.ordinal()] + USUAL;
     for (Language language : Language.values()) {
-      double score = score(language, words, votes);
-      boolean heardOf = votes[language.ordinal()] > 0 || spellings.containsKey(language);
-      if (language != usual && heardOf && score > most) {
+      boolean possible = heardOf[language.ordinal()] || spellings.containsKey(language);
+      if (language != usual && possible && scores[language.ordinal()] > most) {
         best = language;
-        most = score;
+        most = scores[language.ordinal()];
       }
     }
     return best;
   }
 
-  private double score(Language language, List<String> words, double[] votes) {
-    Spelling spelling = spellings.get(language);
-    boolean compared = !spellings.isEmpty() && spellings.containsKey(usual);
-    double spelled =
-        !compared ? 0 : spelling == null ? Spelling.unknown(words) : spelling.likelihood(words);
-    return WORD * votes[language.ordinal()] + spelled;
+  /** What a word says for each language. */
+  private double[] scores(String word) {
+    double[] scores = votesOf.computeIfAbsent(word, LanguageGuess::votes).clone();
+    boolean compared = spellings.containsKey(usual);
+    for (Language language : Language.values()) {
+      Spelling spelling = spellings.get(language);
+      double spelled =
+          !compared ? 0 : spelling == null ? Spelling.unknown(word) : spelling.likelihood(word);
+      scores[language.ordinal()] = WORD * scores[language.ordinal()] + spelled;
+    }
+    return scores;
   }
 
-  /** For each language how many words or letters of the phrase are its own, shared ones in part. */
-  private static double[] votes(List<String> words) {
+  /** For each language how far the word and its letters are its own, shared ones in part. */
+  private static double[] votes(String word) {
     double[] votes = new double[Language.values().length];
-    for (String word : words) {
-      vote(votes, language -> TELLING.get(language).contains(word));
+    vote(votes, language -> TELLING.get(language).contains(word));
+    if (!word.chars().allMatch(letter -> letter < 128)) {
       vote(
           votes,
           language ->
@@ -148,8 +163,14 @@ public final class LanguageGuess {
   }
 
   /** The language that has clearly more of the votes than any other, else null. */
-  private static @Nullable Language sure(List<String> words) {
-    double[] votes = votes(words);
+  private @Nullable Language sure(List<String> words) {
+    double[] votes = new double[Language.values().length];
+    for (String word : words) {
+      double[] its = votesOf.computeIfAbsent(word, LanguageGuess::votes);
+      for (int i = 0; i < votes.length; i++) {
+        votes[i] += its[i];
+      }
+    }
     int best = 0;
     for (int i = 1; i < votes.length; i++) {
       best = votes[i] > votes[best] ? i : best;
@@ -174,32 +195,31 @@ public final class LanguageGuess {
     void learn(List<String> words) {
       phrases++;
       for (String word : words) {
+        String framed = framed(word);
         for (int at = 0; at < word.length(); at++) {
-          counts.merge(trigram(word, at), 1, Integer::sum);
+          counts.merge(framed.substring(at, at + 3), 1, Integer::sum);
           all++;
         }
       }
     }
 
-    double likelihood(List<String> words) {
+    double likelihood(String word) {
+      String framed = framed(word);
       double sum = 0;
-      for (String word : words) {
-        for (int at = 0; at < word.length(); at++) {
-          sum += Math.log((counts.getOrDefault(trigram(word, at), 0) + 1.0) / (all + KINDS));
-        }
+      for (int at = 0; at < word.length(); at++) {
+        int count = counts.getOrDefault(framed.substring(at, at + 3), 0);
+        sum += Math.log((count + 1.0) / (all + KINDS));
       }
       return sum;
     }
 
     /** Of a language of which nothing was learned. */
-    static double unknown(List<String> words) {
-      int trigrams = words.stream().mapToInt(String::length).sum();
-      return trigrams * Math.log(1.0 / KINDS);
+    static double unknown(String word) {
+      return word.length() * Math.log(1.0 / KINDS);
     }
 
-    private static String trigram(String word, int at) {
-      String framed = "_" + word + "_";
-      return framed.substring(at, at + 3);
+    private static String framed(String word) {
+      return "_" + word + "_";
     }
   }
 }

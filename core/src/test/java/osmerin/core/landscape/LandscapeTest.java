@@ -70,7 +70,7 @@ class LandscapeTest {
                                       note.x() - other.circle().x(), note.y() - other.circle().y())
                                   < other.circle().r()));
     }
-    assertThat(untold).isLessThanOrEqualTo(count > 12 ? count / 3 : 0);
+    assertThat(untold).isLessThanOrEqualTo(count > 12 ? count / 2 : 0);
   }
 
   @ParameterizedTest
