@@ -35,6 +35,9 @@ final class TopicName {
   /** What a phrase scores that means nothing of the topic, in part of one that means all of it. */
   private static final double MEANS_NOTHING = 0.3;
 
+  /** So many keywords of a group tell in which places words stand. */
+  private static final int TELLING = 8;
+
   /** In so many of its places a phrase must be complete. */
   private static final double COMPLETE = 0.2;
 
@@ -84,7 +87,7 @@ final class TopicName {
       phrases(group.primary())
           .keySet()
           .forEach(phrase -> demandEverywhere.merge(phrase, weight(group), Double::sum));
-      group.members().forEach(member -> countPlaces(member.keyword()));
+      group.members().stream().limit(TELLING).forEach(member -> countPlaces(member.keyword()));
     }
   }
 

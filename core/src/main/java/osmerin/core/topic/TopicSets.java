@@ -28,6 +28,11 @@ final class TopicSets {
 
   private static final double[] POWERS = {1, 1.5, 2};
   private static final double[] RESOLUTIONS = {0.9, 1.1, 1.3, 1.5, 1.7};
+
+  /** More groups than these are looked at fewer times; what one group is matters less there. */
+  private static final int FEW = 3_000;
+
+  private static final double[] FEWER_RESOLUTIONS = {1, 1.3, 1.6};
   private static final double MOST_RESOLUTION = 8;
 
   /** Another set must be so much nearer. */
@@ -81,21 +86,28 @@ final class TopicSets {
    */
   private int[] communities() {
     List<Map<Integer, Double>> together = empty(size.length);
-    for (double power : POWERS) {
-      List<Map<Integer, Double>> graph = graph(power);
-      for (double resolution : RESOLUTIONS) {
-        int[] community = Modularity.communities(graph, resolution);
-        for (int node = 0; node < community.length; node++) {
-          for (int other : graph.get(node).keySet()) {
-            if (community[node] == community[other]) {
-              together.get(node).merge(other, 1.0, Double::sum);
-            }
+    boolean few = size.length <= FEW;
+    double[] powers = few ? POWERS : new double[] {POWER};
+    double[] resolutions = few ? RESOLUTIONS : FEWER_RESOLUTIONS;
+    List<List<Map<Integer, Double>>> graphs = Arrays.stream(powers).mapToObj(this::graph).toList();
+    List<int[]> looks =
+        graphs.parallelStream()
+            .flatMap(
+                graph ->
+                    Arrays.stream(resolutions)
+                        .mapToObj(resolution -> Modularity.communities(graph, resolution)))
+            .toList();
+    for (int[] community : looks) {
+      for (int node = 0; node < community.length; node++) {
+        for (int other : graphs.get(0).get(node).keySet()) {
+          if (community[node] == community[other]) {
+            together.get(node).merge(other, 1.0, Double::sum);
           }
         }
       }
     }
-    double most = (double) POWERS.length * RESOLUTIONS.length;
-    together.forEach(its -> its.values().removeIf(looks -> looks < most / 2));
+    double most = (double) looks.size();
+    together.forEach(its -> its.values().removeIf(times -> times < most / 2));
     int[] community = Modularity.communities(together, 1);
     return IntStream.of(nodeOf).map(node -> community[node]).toArray();
   }
