@@ -44,7 +44,8 @@ public class CommissionForm {
       @Nullable Long editor,
       @Nullable Long writer,
       @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate publishDate,
-      @Nullable Boolean again) {}
+      @Nullable Boolean again,
+      @Nullable Long group) {}
 
   /**
    * Where the article comes from.
@@ -52,9 +53,22 @@ public class CommissionForm {
    * @param action the address the form is sent to
    * @param said in a line above the form
    * @param existing articles that answer the same group already
+   * @param near groups to choose from where it comes from none, the nearest first
    */
   public record Origin(
-      String action, String said, @Nullable Long groupId, List<GroupArticle> existing) {}
+      String action,
+      String said,
+      @Nullable Long groupId,
+      List<GroupArticle> existing,
+      List<NearGroup> near) {}
+
+  /**
+   * A group that the article might answer.
+   *
+   * @param near how near its name is to the title in meaning, about 0–1
+   * @param existing articles that answer it already
+   */
+  public record NearGroup(long id, String name, double near, List<GroupArticle> existing) {}
 
   /** A form as it is first shown: whoever commissions is the strategist. */
   public Answers propose(SiteContext site, String title) {
@@ -67,7 +81,8 @@ public class CommissionForm {
         only(people, Role.EDITOR),
         only(people, Role.WRITER),
         null,
-        false);
+        false,
+        null);
   }
 
   /** Where one person alone has a role, nobody needs to be asked who does it. */
@@ -114,9 +129,18 @@ public class CommissionForm {
     return new Commission(
         answers.title(),
         answers.type(),
-        origin.groupId(),
+        origin.groupId() != null ? origin.groupId() : chosen(answers, origin),
         ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
         answers.publishDate());
+  }
+
+  /** One of the groups that were offered, or none. */
+  private static @Nullable Long chosen(Answers answers, Origin origin) {
+    return origin.near().stream()
+        .map(NearGroup::id)
+        .filter(id -> id.equals(answers.group()))
+        .findFirst()
+        .orElse(null);
   }
 
   private static Map<String, String> faults(Answers answers, Origin origin) {

@@ -17,6 +17,7 @@ import osmerin.app.articles.CommissionForm;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
+import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService.GroupToPitch;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
@@ -25,6 +26,7 @@ import osmerin.app.research.ResearchService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.meaning.Nearness;
 import osmerin.core.text.Counted;
 
 /** The pitches ledger, and the pitch that is typed from any page. */
@@ -32,17 +34,21 @@ import osmerin.core.text.Counted;
 @RequestMapping("/{site}/pitches")
 class PitchController {
   private static final int PAGE = 50;
+  private static final int GROUPS_OFFERED = 4;
 
   private final PitchService pitches;
   private final CommissionForm commissioning;
   private final ResearchService research;
   private final History history;
+  private final NearTexts near;
 
   PitchController(
       PitchService pitches,
       CommissionForm commissioning,
       ResearchService research,
-      History history) {
+      History history,
+      NearTexts near) {
+    this.near = near;
     this.pitches = pitches;
     this.research = research;
     this.history = history;
@@ -172,6 +178,19 @@ class PitchController {
         "/" + site.site().slug() + "/pitches/" + pitch.id() + "/commission",
         said,
         pitch.groupId(),
-        pitch.groupId() == null ? List.of() : research.group(site, pitch.groupId()).articles());
+        pitch.groupId() == null ? List.of() : research.group(site, pitch.groupId()).articles(),
+        pitch.groupId() == null ? nearGroups(site, pitch) : List.of());
+  }
+
+  private List<CommissionForm.NearGroup> nearGroups(SiteContext site, Pitch pitch) {
+    return near.groups(site, pitch.title(), Nearness.DEFAULT_LEAST, GROUPS_OFFERED).stream()
+        .map(
+            group ->
+                new CommissionForm.NearGroup(
+                    group.groupId(),
+                    group.name(),
+                    group.near(),
+                    research.group(site, group.groupId()).articles()))
+        .toList();
   }
 }

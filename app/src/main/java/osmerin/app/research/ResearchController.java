@@ -199,6 +199,7 @@ class ResearchController {
         "/" + site.site().slug() + "/research/groups/" + group.row().id() + "/commission",
         "From the keyword group “" + group.row().name() + "”",
         group.row().id(),
-        group.articles());
+        group.articles(),
+        List.of());
   }
 }

@@ -83,6 +83,25 @@ class MeaningBrowserTest extends BrowserTest {
   }
 
   @Test
+  void aPitchWithoutAGroupIsOfferedTheNearestWhenItIsCommissioned() {
+    near.prepare(site).join();
+    browser.open(base + "/desk");
+    browser.key("+");
+    browser.type("#pitch-title", "Getting aphids off your roses");
+    browser.keys(Keys.ENTER);
+    browser.waitForText("#foot", "Pitched");
+    browser.open(base + "/pitches");
+    browser.press("Commission");
+    browser.waitForText("fieldset", "Keyword group it answers");
+    browser.click("fieldset label:nth-of-type(2) input");
+    browser.press("Commission");
+    browser.waitForText("#foot", "Commissioned as");
+    browser.open(base + "/research/plot");
+    browser.open(base + "/live/overlap");
+    browser.waitForText("main", "Several articles for one group");
+  }
+
+  @Test
   void findAsksWhatWasMeantWhenNothingHasTheWords() {
     near.prepare(site).join();
     browser.open(base + "/desk");

@@ -41,7 +41,8 @@ final class ByMeaning {
 
   private final List<Unit> units;
   private final GroupingSettings settings;
-  private final Nearness nearness;
+  private final @Nullable Meaning meaning;
+  private @Nullable Nearness nearness;
   private final IntentReader intents = new IntentReader();
   private final Set<Integer> primaries = new HashSet<>();
   private int @Nullable [][] near;
@@ -49,17 +50,21 @@ final class ByMeaning {
   ByMeaning(List<Unit> units, GroupingSettings settings, @Nullable Meaning meaning) {
     this.units = units;
     this.settings = settings;
-    nearness =
-        Nearness.among(
-            meaning,
-            units.stream()
-                .flatMap(unit -> unit.members().stream())
-                .filter(Grouping::hasFewPages)
-                .map((Keyword keyword) -> Phrase.of(keyword))
-                .toList());
+    this.meaning = meaning;
   }
 
-  Nearness nearness() {
+  /** Made when it is first asked for, since pages often leave nothing to ask. */
+  synchronized Nearness nearness() {
+    if (nearness == null) {
+      nearness =
+          Nearness.among(
+              meaning,
+              units.stream()
+                  .flatMap(unit -> unit.members().stream())
+                  .filter(Grouping::hasFewPages)
+                  .map((Keyword keyword) -> Phrase.of(keyword))
+                  .toList());
+    }
     return nearness;
   }
 
@@ -88,17 +93,21 @@ final class ByMeaning {
         groups.computeIfAbsent(groupOf[unit], g -> new ArrayList<>()).add(unit);
       }
     }
+    if (groups.values().stream().allMatch(this::isFixed)) {
+      return groupOf;
+    }
     List<Integer> taking = takingPart(groups);
     Map<Integer, List<Integer>> speaking = new HashMap<>();
     taking.forEach(group -> speaking.put(group, speaking(groups.get(group))));
-    nearness.prepare(
-        speaking.values().stream()
-            .flatMap(List::stream)
-            .map(unit -> phrase(units.get(unit)))
-            .toList());
+    nearness()
+        .prepare(
+            speaking.values().stream()
+                .flatMap(List::stream)
+                .map(unit -> phrase(units.get(unit)))
+                .toList());
     List<Part> parts =
         taking.stream().map(group -> part(groups.get(group), speaking.get(group))).toList();
-    int[] joined = new NearLinkage(nearness, settings.leastNear(), parts).join();
+    int[] joined = new NearLinkage(nearness(), settings.leastNear(), parts).join();
     int[] result = groupOf.clone();
     for (int i = 0; i < joined.length; i++) {
       for (int unit : groups.get(taking.get(i))) {
@@ -138,14 +147,16 @@ final class ByMeaning {
         .anyMatch(unit -> units.get(unit).stems().stream().anyMatch(stems::contains));
   }
 
+  /** Whether pages or people made it; more than one unit only they can have put together so far. */
   private boolean isFixed(List<Integer> group) {
-    return group.stream().anyMatch(unit -> !units.get(unit).isFree());
+    return group.size() > 1 || !units.get(group.get(0)).isFree();
   }
 
-  /** The units that stand for a group: those with few pages, else the first. */
+  /** The units that stand for a group: those without pages, else the first. */
   private List<Integer> speaking(List<Integer> group) {
-    List<Integer> few = group.stream().filter(unit -> units.get(unit).hasFewPages()).toList();
-    return few.isEmpty() ? group.stream().limit(STANDING_FOR_ALL).toList() : few;
+    List<Integer> without =
+        group.stream().filter(unit -> units.get(unit).pages().isEmpty()).toList();
+    return without.isEmpty() ? group.stream().limit(STANDING_FOR_ALL).toList() : without;
   }
 
   private Part part(List<Integer> group, List<Integer> speaking) {
@@ -164,7 +175,7 @@ final class ByMeaning {
         .map(keyword -> intents.wish(keyword.text(), keyword.language()))
         .forEach(wishes::add);
     Language language = unit.members().get(0).language();
-    return new Part(nearness.profile(phrase(unit)), fixed, wishes, EnumSet.of(language));
+    return new Part(nearness().profile(phrase(unit)), fixed, wishes, EnumSet.of(language));
   }
 
   /** In strict mode: the unit became the primary of its group. */
@@ -180,7 +191,7 @@ final class ByMeaning {
       boolean free = units.get(unit).hasFewPages() || units.get(other).hasFewPages();
       if (free && primaries.contains(other) && part(unit, false).mayJoin(part(other, false))) {
         long its =
-            NearLinkage.steps(nearness.of(phrase(units.get(unit)), phrase(units.get(other))));
+            NearLinkage.steps(nearness().of(phrase(units.get(unit)), phrase(units.get(other))));
         if (its > most) {
           best = other;
           most = its;
@@ -198,11 +209,13 @@ final class ByMeaning {
         alone.put(unit, List.of(unit));
       }
       int[] taking = takingPart(alone).stream().mapToInt(Integer::intValue).toArray();
-      nearness.prepare(Arrays.stream(taking).mapToObj(u -> phrase(units.get(u))).toList());
+      nearness().prepare(Arrays.stream(taking).mapToObj(u -> phrase(units.get(u))).toList());
       int[][] pairs =
           NearPairs.of(
-              nearness,
-              Arrays.stream(taking).mapToObj(u -> nearness.profile(phrase(units.get(u)))).toList(),
+              nearness(),
+              Arrays.stream(taking)
+                  .mapToObj(u -> nearness().profile(phrase(units.get(u))))
+                  .toList(),
               settings.leastNear());
       near = new int[units.size()][0];
       for (int i = 0; i < taking.length; i++) {

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Grouping.Unit;
 import osmerin.core.group.Membership.Basis;
@@ -28,14 +30,17 @@ final class GroupDescription {
   private final Stems stems;
   private final Variants variants;
   private final GroupingSettings settings;
-  private final @Nullable Nearness nearness;
+  private final @Nullable Supplier<Nearness> nearness;
   private final IntentReader intents = new IntentReader();
 
   /**
    * @param nearness null where meaning is not asked
    */
   GroupDescription(
-      Stems stems, Variants variants, GroupingSettings settings, @Nullable Nearness nearness) {
+      Stems stems,
+      Variants variants,
+      GroupingSettings settings,
+      @Nullable Supplier<Nearness> nearness) {
     this.stems = stems;
     this.variants = variants;
     this.settings = settings;
@@ -87,8 +92,12 @@ final class GroupDescription {
     for (String key : keys) {
       sameWords.merge(key, 1, Integer::sum);
     }
+    boolean asked =
+        keywords.size() > 1 && IntStream.range(0, keywords.size()).anyMatch(nearest::sharesNone);
     NearMembers near =
-        nearness == null ? null : new NearMembers(nearness, keywords, keys, nearest::sharesNone);
+        asked && nearness != null
+            ? new NearMembers(nearness.get(), keywords, keys, nearest::sharesNone)
+            : null;
     Set<String> primaryStems =
         Set.copyOf(stems.all(keywords.get(0).text(), keywords.get(0).language()));
     List<Membership> result = new ArrayList<>(keywords.size());

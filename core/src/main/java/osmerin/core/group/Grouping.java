@@ -95,7 +95,8 @@ public final class Grouping {
     Map<String, Keyword> distinct = new LinkedHashMap<>();
     members.stream().sorted(PRIMARY_FIRST).forEach(k -> distinct.putIfAbsent(k.normal(), k));
     Stems stems = new Stems();
-    return new GroupDescription(stems, new Variants(stems), settings, nearness)
+    return new GroupDescription(
+            stems, new Variants(stems), settings, nearness == null ? null : () -> nearness)
         .of(key, List.copyOf(distinct.values()));
   }
 
@@ -125,7 +126,7 @@ public final class Grouping {
       }
       GroupDescription description =
           new GroupDescription(
-              stems, variants, settings, byMeaning == null ? null : byMeaning.nearness());
+              stems, variants, settings, byMeaning == null ? null : byMeaning::nearness);
       return together.values().parallelStream()
           .map(description::of)
           .sorted(

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.function.IntPredicate;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Membership.Basis;
 import osmerin.core.group.Membership.Neighbour;
@@ -39,10 +38,9 @@ final class NearMembers {
       first.merge(
           variants[i], keywords.get(i), (a, b) -> a.normal().compareTo(b.normal()) <= 0 ? a : b);
     }
-    boolean any = keywords.size() > 1 && IntStream.range(0, variants.length).anyMatch(asked);
     Map<Integer, Phrase> phrases = new TreeMap<>();
     for (int i = 0; i < variants.length; i++) {
-      if (any && (i < LOOKED_AT || asked.test(i))) {
+      if (i < LOOKED_AT || asked.test(i)) {
         phrases.put(i, Phrase.of(first.get(variants[i])));
       }
     }

@@ -8,8 +8,10 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Words;
 
@@ -47,7 +49,7 @@ public final class Nearness {
   private final double known;
   private final Map<Long, Integer> frequency = new HashMap<>();
   private final int sample;
-  private final Map<Phrase, Profile> profiles = new HashMap<>();
+  private final Map<Phrase, Profile> profiles = new ConcurrentHashMap<>();
 
   private Nearness(@Nullable Meaning meaning, Collection<Phrase> sample) {
     this.meaning = meaning;
@@ -125,20 +127,24 @@ public final class Nearness {
   }
 
   /** Makes profiles of many phrases at once, which is much cheaper than one by one. */
-  public synchronized void prepare(Collection<Phrase> phrases) {
+  public void prepare(Collection<Phrase> phrases) {
     List<Phrase> missing =
         new LinkedHashSet<>(phrases).stream().filter(p -> !profiles.containsKey(p)).toList();
     Map<String, float[]> vectors = vectors(missing);
     missing.forEach(
         phrase ->
-            profiles.put(
+            profiles.putIfAbsent(
                 phrase, profile(phrase, isUnderstood(phrase) ? vectors.get(phrase.text()) : null)));
   }
 
   /** The profile of a phrase. */
-  public synchronized Profile profile(Phrase phrase) {
-    prepare(List.of(phrase));
-    return profiles.get(phrase);
+  public Profile profile(Phrase phrase) {
+    Profile known = profiles.get(phrase);
+    if (known == null) {
+      prepare(List.of(phrase));
+      known = Objects.requireNonNull(profiles.get(phrase));
+    }
+    return known;
   }
 
   /** How near two phrases are. */
