@@ -105,33 +105,20 @@ final class AverageLinkage {
     int[] part = IntStream.range(0, parent.length).toArray();
     for (int[] clusters : clustersOf) {
       for (int i = 1; i < clusters.length; i++) {
-        int a = first(part, clusters[i - 1]);
-        int b = first(part, clusters[i]);
+        int a = Numbered.first(part, clusters[i - 1]);
+        int b = Numbered.first(part, clusters[i]);
         part[Math.max(a, b)] = Math.min(a, b);
       }
     }
     for (int unit = 0; unit < part.length; unit++) {
-      part[unit] = first(part, find(unit));
+      part[unit] = Numbered.first(part, find(unit));
     }
     return part;
   }
 
   /** The cluster of a unit, named by the first of its units. */
   int find(int unit) {
-    return first(parent, unit);
-  }
-
-  private static int first(int[] parent, int unit) {
-    int root = unit;
-    while (parent[root] != root) {
-      root = parent[root];
-    }
-    for (int at = unit; parent[at] != root; ) {
-      int next = parent[at];
-      parent[at] = root;
-      at = next;
-    }
-    return root;
+    return Numbered.first(parent, unit);
   }
 
   private int[] units(int cluster) {

@@ -114,16 +114,7 @@ final class NearLinkage {
   }
 
   private int find(int part) {
-    int root = part;
-    while (parent[root] != root) {
-      root = parent[root];
-    }
-    for (int at = part; parent[at] != root; ) {
-      int next = parent[at];
-      parent[at] = root;
-      at = next;
-    }
-    return root;
+    return Numbered.first(parent, part);
   }
 
   private void merge(int a, int b) {

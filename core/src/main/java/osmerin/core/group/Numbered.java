@@ -61,4 +61,20 @@ final class Numbered {
     }
     return Arrays.copyOf(union, n);
   }
+
+  /**
+   * The first of the set that a number is in, each pointing to an earlier one; paths are cut short.
+   */
+  static int first(int[] parent, int number) {
+    int root = number;
+    while (parent[root] != root) {
+      root = parent[root];
+    }
+    for (int at = number; parent[at] != root; ) {
+      int next = parent[at];
+      parent[at] = root;
+      at = next;
+    }
+    return root;
+  }
 }
