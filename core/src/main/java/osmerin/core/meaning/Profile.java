@@ -46,19 +46,20 @@ public record Profile(float @Nullable [] meaning, long[] trigrams, float[] weigh
 
   /** Four sums side by side, since each addition waits for the one before it. */
   private static double dot(float[] a, float[] b) {
+    int all = Math.min(a.length, b.length);
+    int whole = all - all % 4;
     float s0 = 0;
     float s1 = 0;
     float s2 = 0;
     float s3 = 0;
-    int k = 0;
-    for (; k + 3 < a.length; k += 4) {
-      s0 += a[k] * b[k];
-      s1 += a[k + 1] * b[k + 1];
-      s2 += a[k + 2] * b[k + 2];
-      s3 += a[k + 3] * b[k + 3];
+    for (int k = 0; k < whole; k += 4) {
+      s0 = Math.fma(a[k], b[k], s0);
+      s1 = Math.fma(a[k + 1], b[k + 1], s1);
+      s2 = Math.fma(a[k + 2], b[k + 2], s2);
+      s3 = Math.fma(a[k + 3], b[k + 3], s3);
     }
-    for (; k < a.length; k++) {
-      s0 += a[k] * b[k];
+    for (int k = whole; k < all; k++) {
+      s0 = Math.fma(a[k], b[k], s0);
     }
     return (double) s0 + s1 + s2 + s3;
   }
