@@ -21,4 +21,5 @@ alter table grouping add column near int not null default 43;
 alter table keyword_group
   add column topic_near real,
   add column topic_words text[] not null default '{}',
-  add column also_topic text;
+  add column also_topic_id bigint references topic on delete set null;
+create index keyword_group_by_also_topic on keyword_group (also_topic_id) where also_topic_id is not null;

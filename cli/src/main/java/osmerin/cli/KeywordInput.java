@@ -12,6 +12,7 @@ import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.meaning.Meaning;
+import osmerin.core.meaning.Nearness;
 import osmerin.core.meaning.RememberedMeaning;
 import osmerin.core.text.Counted;
 import osmerin.core.topic.Topic;
@@ -63,7 +64,7 @@ final class KeywordInput {
 
   @Option(
       names = "--near",
-      defaultValue = "43",
+      defaultValue = "" + Nearness.DEFAULT_HUNDREDTHS,
       description =
           "how near in meaning keywords must be where pages do not decide, 30–60: less puts more"
               + " together (default ${DEFAULT-VALUE})")

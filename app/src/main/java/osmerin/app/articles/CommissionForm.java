@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -65,10 +66,12 @@ public class CommissionForm {
   /**
    * A group that the article might answer.
    *
-   * @param near how near its name is to the title in meaning, about 0–1
+   * @param near how near its name is to the title in meaning, about 0–1; null when it was chosen
+   *     before
    * @param existing articles that answer it already
    */
-  public record NearGroup(long id, String name, double near, List<GroupArticle> existing) {}
+  public record NearGroup(
+      long id, String name, @Nullable Double near, List<GroupArticle> existing) {}
 
   /** A form as it is first shown: whoever commissions is the strategist. */
   public Answers propose(SiteContext site, String title) {
@@ -98,6 +101,7 @@ public class CommissionForm {
   public String show(SiteContext site, Answers answers, Origin origin, Model model) {
     model.addAttribute("answers", answers);
     model.addAttribute("origin", origin);
+    model.addAttribute("existing", existing(answers, origin));
     model.addAttribute("types", types.list(site.siteId(), Kind.NEW));
     model.addAttribute("people", team.people(site.siteId()));
     model.asMap().putIfAbsent("faults", Map.of());
@@ -126,21 +130,25 @@ public class CommissionForm {
   }
 
   private static Commission commission(Answers answers, Origin origin) {
+    Long near = chosen(answers, origin).map(NearGroup::id).orElse(null);
     return new Commission(
         answers.title(),
         answers.type(),
-        origin.groupId() != null ? origin.groupId() : chosen(answers, origin),
+        origin.groupId() != null ? origin.groupId() : near,
         ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
         answers.publishDate());
   }
 
-  /** One of the groups that were offered, or none. */
-  private static @Nullable Long chosen(Answers answers, Origin origin) {
+  /** Of the groups that were offered the one that was chosen. */
+  private static Optional<NearGroup> chosen(Answers answers, Origin origin) {
     return origin.near().stream()
-        .map(NearGroup::id)
-        .filter(id -> id.equals(answers.group()))
-        .findFirst()
-        .orElse(null);
+        .filter(group -> Long.valueOf(group.id()).equals(answers.group()))
+        .findFirst();
+  }
+
+  /** Articles that answer the group already, whether it comes along or was chosen. */
+  private static List<GroupArticle> existing(Answers answers, Origin origin) {
+    return chosen(answers, origin).map(NearGroup::existing).orElse(origin.existing());
   }
 
   private static Map<String, String> faults(Answers answers, Origin origin) {
@@ -152,7 +160,7 @@ public class CommissionForm {
     if (answers.type() == null) {
       faults.put("type", "Choose a type.");
     }
-    if (!origin.existing().isEmpty() && !Boolean.TRUE.equals(answers.again())) {
+    if (!existing(answers, origin).isEmpty() && !Boolean.TRUE.equals(answers.again())) {
       faults.put("again", "This group has an article already.");
     }
     return faults;

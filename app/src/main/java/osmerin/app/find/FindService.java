@@ -111,10 +111,10 @@ public class FindService {
   /** What is meant, perhaps, when nothing has the words. */
   private void addNear(SiteContext context, String words, List<Finding> found) {
     for (NearTexts.Near near : nearTexts.to(context, words, NEAR, EACH)) {
-      String beside = near.beside().isEmpty() ? "" : near.beside() + ", ";
+      String beside = near.reference().isEmpty() ? "" : near.reference() + ", ";
       found.add(
           new Finding(
-              near.what() + "?",
+              near.kind().label() + "?",
               near.name(),
               beside + In.nearness(near.near()) + " near",
               near.path()));

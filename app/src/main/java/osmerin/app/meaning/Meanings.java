@@ -56,8 +56,11 @@ public class Meanings {
     return meaning;
   }
 
-  /** A meaning whose vectors are kept. */
+  /** A meaning whose vectors are kept, some at a time. */
   private final class Kept implements Meaning {
+    /** A statement takes only so many values. */
+    private static final int AT_ONCE = 1_000;
+
     private final Meaning model;
 
     Kept(Meaning model) {
@@ -76,10 +79,17 @@ public class Meanings {
 
     @Override
     public Map<String, float[]> vectors(Collection<String> texts) {
+      List<String> all = List.copyOf(texts);
       Map<String, float[]> known = new HashMap<>();
-      vectors
-          .vectors(model(), List.copyOf(texts))
-          .forEach(row -> known.put(row.text(), numbers(row.vector())));
+      for (int from = 0; from < all.size(); from += AT_ONCE) {
+        known.putAll(some(all.subList(from, Math.min(all.size(), from + AT_ONCE))));
+      }
+      return known;
+    }
+
+    private Map<String, float[]> some(List<String> texts) {
+      Map<String, float[]> known = new HashMap<>();
+      vectors.vectors(model(), texts).forEach(row -> known.put(row.text(), numbers(row.vector())));
       List<String> missing = new ArrayList<>(texts);
       missing.removeIf(known::containsKey);
       if (!missing.isEmpty()) {

@@ -7,13 +7,6 @@ import org.apache.ibatis.annotations.Param;
 /** The texts of a site that others are compared with. */
 @Mapper
 interface NearMapper {
-  /** What a text belongs to. */
-  enum Kind {
-    ARTICLE,
-    PITCH,
-    GROUP
-  }
-
   /**
    * A text.
    *

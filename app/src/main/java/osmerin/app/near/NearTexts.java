@@ -12,7 +12,6 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import osmerin.app.history.History;
-import osmerin.app.near.NearMapper.Kind;
 import osmerin.app.near.NearMapper.TextRow;
 import osmerin.app.research.SiteNearness;
 import osmerin.app.site.SiteContext;
@@ -49,13 +48,12 @@ public class NearTexts {
   /**
    * Something near.
    *
-   * @param what it is: "Article"
-   * @param beside a few words beside the name, may be empty
+   * @param reference of an article, empty for anything else
    * @param near about 0–1
    * @param groupId the group it answers or is; 0 for none
    */
   public record Near(
-      String what, String name, String beside, String path, double near, long groupId) {}
+      Kind kind, String name, String reference, String path, double near, long groupId) {}
 
   /**
    * Two live articles that chase the same thing though their groups differ.
@@ -92,7 +90,7 @@ public class NearTexts {
   /** Groups nearest to a text, the nearest first. */
   public List<Near> groups(SiteContext context, String text, double least, int most) {
     return to(context, text, least, MOST).stream()
-        .filter(near -> near.what().equals(name(Kind.GROUP)))
+        .filter(near -> near.kind() == Kind.GROUP)
         .limit(most)
         .toList();
   }
@@ -130,42 +128,17 @@ public class NearTexts {
   }
 
   private static Near near(SiteContext context, TextRow row, double near) {
-    return switch (row.kind()) {
-      case ARTICLE -> {
-        String reference = new ReferenceNumber(context.site().prefix(), (int) row.key()).toString();
-        yield new Near(
-            name(row.kind()),
-            row.text(),
-            reference,
-            context.base() + "/articles/" + reference,
-            near,
-            row.groupId());
-      }
-      case PITCH ->
-          new Near(
-              name(row.kind()),
-              row.text(),
-              "",
-              context.base() + "/pitches#open=/pitches/" + row.key() + "/drawer",
-              near,
-              row.groupId());
-      case GROUP ->
-          new Near(
-              name(row.kind()),
-              row.text(),
-              "",
-              context.base() + "/research/groups/" + row.key(),
-              near,
-              row.groupId());
-    };
-  }
-
-  private static String name(Kind kind) {
-    return switch (kind) {
-      case ARTICLE -> "Article";
-      case PITCH -> "Pitch";
-      case GROUP -> "Group";
-    };
+    String reference =
+        row.kind() == Kind.ARTICLE
+            ? new ReferenceNumber(context.site().prefix(), (int) row.key()).toString()
+            : "";
+    String path =
+        switch (row.kind()) {
+          case ARTICLE -> "/articles/" + reference;
+          case PITCH -> "/pitches#open=/pitches/" + row.key() + "/drawer";
+          case GROUP -> "/research/groups/" + row.key();
+        };
+    return new Near(row.kind(), row.text(), reference, context.base() + path, near, row.groupId());
   }
 
   private @Nullable Ready ready(SiteContext context) {

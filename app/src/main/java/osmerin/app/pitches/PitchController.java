@@ -1,7 +1,9 @@
 package osmerin.app.pitches;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -146,7 +148,7 @@ class PitchController {
   String commission(SiteContext site, @PathVariable long id, Model model) {
     Pitch pitch = pitches.get(site, id);
     return commissioning.show(
-        site, commissioning.propose(site, pitch.title()), origin(site, pitch), model);
+        site, commissioning.propose(site, pitch.title()), origin(site, pitch, null), model);
   }
 
   @PostMapping("/{id}/commission")
@@ -162,14 +164,14 @@ class PitchController {
     return commissioning.submit(
         site,
         answers,
-        origin(site, pitch),
+        origin(site, pitch, answers.group()),
         model,
         response,
         to,
         commission -> pitches.commission(site, id, commission));
   }
 
-  private CommissionForm.Origin origin(SiteContext site, Pitch pitch) {
+  private CommissionForm.Origin origin(SiteContext site, Pitch pitch, @Nullable Long chosen) {
     String said =
         "From the pitch of "
             + pitch.pitchedBy()
@@ -179,18 +181,25 @@ class PitchController {
         said,
         pitch.groupId(),
         pitch.groupId() == null ? List.of() : research.group(site, pitch.groupId()).articles(),
-        pitch.groupId() == null ? nearGroups(site, pitch) : List.of());
+        pitch.groupId() == null ? nearGroups(site, pitch, chosen) : List.of());
   }
 
-  private List<CommissionForm.NearGroup> nearGroups(SiteContext site, Pitch pitch) {
-    return near.groups(site, pitch.title(), Nearness.DEFAULT_LEAST, GROUPS_OFFERED).stream()
+  /** What is near now, and what was chosen when other groups were. */
+  private List<CommissionForm.NearGroup> nearGroups(
+      SiteContext site, Pitch pitch, @Nullable Long chosen) {
+    Map<Long, Double> groups = new LinkedHashMap<>();
+    near.groups(site, pitch.title(), Nearness.DEFAULT_LEAST, GROUPS_OFFERED)
+        .forEach(group -> groups.put(group.groupId(), group.near()));
+    if (chosen != null) {
+      groups.putIfAbsent(chosen, null);
+    }
+    return groups.entrySet().stream()
         .map(
-            group ->
-                new CommissionForm.NearGroup(
-                    group.groupId(),
-                    group.name(),
-                    group.near(),
-                    research.group(site, group.groupId()).articles()))
+            entry -> {
+              ResearchService.Group group = research.group(site, entry.getKey());
+              return new CommissionForm.NearGroup(
+                  entry.getKey(), group.row().name(), entry.getValue(), group.articles());
+            })
         .toList();
   }
 }

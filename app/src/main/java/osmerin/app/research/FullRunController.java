@@ -56,6 +56,10 @@ class FullRunController {
     return "research/anew";
   }
 
+  private int near(SiteContext site, @Nullable Integer typed) {
+    return typed == null ? runs.settings(site).near() : typed;
+  }
+
   private static Mode mode(@Nullable String typed, Mode otherwise) {
     for (Mode mode : Mode.values()) {
       if (mode.name().toLowerCase(Locale.ROOT).equals(typed)) {
@@ -71,10 +75,10 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
-      @RequestParam(defaultValue = "43") int near,
+      @RequestParam(required = false) @Nullable Integer near,
       @RequestParam(defaultValue = "") String seal,
       RedirectAttributes to) {
-    runs.apply(site, minShared, mode(mode, Mode.LOOSE), near, seal);
+    runs.apply(site, minShared, mode(mode, Mode.LOOSE), near(site, near), seal);
     Foot.say(to, "All keywords are regrouped.");
     return "redirect:" + site.base() + "/research";
   }
@@ -86,9 +90,9 @@ class FullRunController {
       SiteContext site,
       @RequestParam int minShared,
       @RequestParam String mode,
-      @RequestParam(defaultValue = "43") int near,
+      @RequestParam(required = false) @Nullable Integer near,
       RedirectAttributes to) {
-    runs.choose(site, minShared, mode(mode, Mode.LOOSE), near);
+    runs.choose(site, minShared, mode(mode, Mode.LOOSE), near(site, near));
     Foot.say(to, "Later imports are grouped this way. Nothing was moved.");
     return "redirect:" + site.base() + "/research/anew";
   }

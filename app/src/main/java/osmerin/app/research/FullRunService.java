@@ -25,6 +25,7 @@ import osmerin.app.research.Rearranging.Place;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.Progress;
 import osmerin.core.group.FullRun;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
@@ -166,7 +167,7 @@ public class FullRunService {
     private final List<KnownKeyword> keywords;
     private final Map<Long, GroupRow> rows = new HashMap<>();
     private final List<StandingGroup> standing;
-    private final @Nullable Meaning meaning = meanings.unwatched();
+    private final @Nullable Meaning meaning = meanings.watched(Progress.UNWATCHED);
     private final FullRun run;
 
     Run(SiteContext context, GroupingSettings settings) {

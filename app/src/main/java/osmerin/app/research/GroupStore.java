@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -91,12 +92,24 @@ class GroupStore {
     Map<KeywordGroup, @Nullable Long> topicBefore = topicBefore(groups, kept);
     storeGroups(siteId, groupIds, topicBefore);
     meanwhile.accept(groupIds);
-    List<Topic> topics = gathering.join();
+    List<Topic> topics = gathered(gathering);
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
     storeTopics(siteId, topicIds);
     storeJoined(topicIds, groupIds);
     storePillars(topicIds, groupIds);
     return groupIds;
+  }
+
+  /** What went wrong beside goes on as it is: a stop stays a stop. */
+  private static List<Topic> gathered(CompletableFuture<List<Topic>> gathering) {
+    try {
+      return gathering.join();
+    } catch (CompletionException e) {
+      if (e.getCause() instanceof RuntimeException cause) {
+        throw cause;
+      }
+      throw e;
+    }
   }
 
   /** The topic of each group that has one already. */
@@ -207,6 +220,8 @@ class GroupStore {
   }
 
   private void storeJoined(Map<Topic, Long> topicIds, Map<KeywordGroup, Long> groupIds) {
+    Map<String, Long> named = new HashMap<>();
+    topicIds.forEach((topic, id) -> named.putIfAbsent(topic.name(), id));
     List<List<@Nullable Object>> joined = new ArrayList<>();
     topicIds.forEach(
         (topic, id) ->
@@ -220,7 +235,7 @@ class GroupStore {
                                 id,
                                 Placed.rounded(place.near()),
                                 place.words(),
-                                place.alsoFits()))));
+                                place.alsoFits() == null ? null : named.get(place.alsoFits())))));
     research.createJoined();
     copy.rows("joined (group_id, topic_id, near, words, also)", joined, fields -> fields);
     research.applyJoined();

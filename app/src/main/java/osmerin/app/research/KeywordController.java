@@ -105,7 +105,7 @@ class KeywordController {
       @RequestParam String language,
       RedirectAttributes to) {
     languages.set(site, id, language);
-    Foot.say(to, "The language is set. Its group follows when you regroup.");
+    Foot.say(to, "Language saved. Regroup to apply it to the groups.");
     return "redirect:" + site.base() + "/research/keywords";
   }
 

@@ -394,7 +394,7 @@ public class ResearchService {
         second.text(),
         SharedEvidence.of(first, second, GroupingSettings.DEFAULT.depth()),
         byMeaning ? nearness.of(context.siteId()).of(Phrase.of(first), Phrase.of(second)) : null,
-        choice.settings(context.siteId()).near() / 100.0);
+        choice.settings(context.siteId()).leastNear());
   }
 
   /** What a group would be worth; what is out of range counts as not asked. */

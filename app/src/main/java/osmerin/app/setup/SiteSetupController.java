@@ -64,8 +64,7 @@ class SiteSetupController {
   @Needs(Right.MANAGE)
   String language(SiteContext site, @RequestParam String language, RedirectAttributes to) {
     languages.setUsual(site, language);
-    Foot.say(
-        to, "The languages of all keywords are guessed again. Groups follow when you regroup.");
+    Foot.say(to, "Languages guessed again. Regroup to apply them to the groups.");
     return back(site);
   }
 

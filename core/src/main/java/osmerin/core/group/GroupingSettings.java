@@ -18,8 +18,6 @@ public record GroupingSettings(int minShared, int depth, Mode mode, int near) {
   /** The upper end of {@link #near()}: more is kept apart. */
   public static final int MOST_APART = 60;
 
-  private static final int DEFAULT_NEAR = (int) Math.round(100 * Nearness.DEFAULT_LEAST);
-
   /** What holds a group together. */
   public enum Mode {
     /** Each member shares enough with a good part of the group. */
@@ -32,7 +30,7 @@ public record GroupingSettings(int minShared, int depth, Mode mode, int near) {
 
   /** With the default nearness. */
   public GroupingSettings(int minShared, int depth, Mode mode) {
-    this(minShared, depth, mode, DEFAULT_NEAR);
+    this(minShared, depth, mode, Nearness.DEFAULT_HUNDREDTHS);
   }
 
   public GroupingSettings {
@@ -60,7 +58,7 @@ public record GroupingSettings(int minShared, int depth, Mode mode, int near) {
   }
 
   /** The least mean nearness that makes a group by meaning, 0–1. */
-  double leastNear() {
+  public double leastNear() {
     return near / 100.0;
   }
 

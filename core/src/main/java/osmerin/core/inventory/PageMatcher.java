@@ -32,7 +32,7 @@ public final class PageMatcher {
   /** Groups for which a page ranks with less than this part of its whole weight do not count. */
   private static final double WORTH_NAMING = 0.05;
 
-  /** Of more groups than these the first are compared by meaning. */
+  /** So many groups, the first that are taken, are compared by meaning. */
   private static final int MOST_BY_MEANING = 2_000;
 
   /**

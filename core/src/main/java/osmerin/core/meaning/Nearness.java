@@ -27,8 +27,11 @@ import osmerin.core.text.Words;
  * sample of the site's phrases that neither order nor later phrases change much.
  */
 public final class Nearness {
-  /** Two phrases that are so near are answered by one article. */
-  public static final double DEFAULT_LEAST = 0.43;
+  /** Two phrases that are so near, in hundredths, are answered by one article. */
+  public static final int DEFAULT_HUNDREDTHS = 43;
+
+  /** The same, 0–1. */
+  public static final double DEFAULT_LEAST = DEFAULT_HUNDREDTHS / 100.0;
 
   private static final double MEANING = 0.8;
   private static final double SPELLING = 1 - MEANING;

@@ -29,7 +29,7 @@ final class TopicSets {
   private static final double[] POWERS = {1, 1.5, 2};
   private static final double[] RESOLUTIONS = {0.9, 1.1, 1.3, 1.5, 1.7};
 
-  /** More groups than these are looked at fewer times; what one group is matters less there. */
+  /** More groups than these are looked at fewer times, which keeps the cost in bounds. */
   private static final int FEW = 3_000;
 
   private static final double[] FEWER_RESOLUTIONS = {1, 1.3, 1.6};
@@ -184,15 +184,15 @@ final class TopicSets {
       int[] groups = IntStream.range(0, setOf.length).filter(g -> setOf[g] == set).toArray();
       double its = IntStream.of(groups).mapToDouble(g -> unknown ? size[g] : demand[g]).sum();
       if (its > most) {
-        open.addAll(cut(groups, setOf));
+        open.addAll(cut(graph(POWER), groups, setOf));
       }
     }
   }
 
   /** The numbers of the parts, none where it cannot be cut. */
-  private Set<Integer> cut(int[] groups, int[] setOf) {
+  private Set<Integer> cut(List<Map<Integer, Double>> whole, int[] groups, int[] setOf) {
     for (double resolution = 1.2; resolution <= MOST_RESOLUTION; resolution *= 1.5) {
-      int[] part = parts(groups, resolution);
+      int[] part = parts(whole, groups, resolution);
       long parts =
           IntStream.of(part)
               .distinct()
@@ -209,24 +209,22 @@ final class TopicSets {
     return Set.of();
   }
 
-  private int[] parts(int[] groups, double resolution) {
+  private int[] parts(List<Map<Integer, Double>> whole, int[] groups, double resolution) {
     Map<Integer, Integer> numbers = new HashMap<>();
     for (int group : groups) {
       numbers.computeIfAbsent(nodeOf[group], node -> numbers.size());
     }
     List<Map<Integer, Double>> graph = empty(numbers.size());
-    for (int group : groups) {
-      Map<Integer, Double> edges = graph.get(numbers.get(nodeOf[group]));
-      likeness
-          .of(group)
-          .forEach(
-              (other, alike) -> {
-                Integer node = numbers.get(nodeOf[other]);
-                if (node != null && alike >= ALIKE) {
-                  edges.merge(node, Math.pow(alike, POWER), Double::sum);
-                }
-              });
-    }
+    numbers.forEach(
+        (node, number) ->
+            whole
+                .get(node)
+                .forEach(
+                    (other, weight) -> {
+                      if (numbers.containsKey(other)) {
+                        graph.get(number).put(numbers.get(other), weight);
+                      }
+                    }));
     int[] part = Modularity.communities(graph, resolution);
     return IntStream.of(groups).map(group -> part[numbers.get(nodeOf[group])]).toArray();
   }
