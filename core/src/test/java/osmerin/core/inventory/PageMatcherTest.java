@@ -4,12 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import osmerin.core.inventory.PageMatch.Basis;
 import osmerin.core.inventory.PageMatcher.Page;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
+import osmerin.core.meaning.MadeMeaning;
+import osmerin.core.meaning.Nearness;
+import osmerin.core.meaning.Phrase;
+import osmerin.core.text.Language;
 
 class PageMatcherTest {
   @Test
@@ -51,6 +56,34 @@ class PageMatcherTest {
     assertThat(trap.sure()).isBetween(0.5, 0.95);
     assertThat(matcher.matches().get("2").get(0).group()).isEqualTo("smoke");
     assertThat(matcher.matches().get("3")).isEmpty();
+  }
+
+  @Test
+  void meaningDecidesBeforeWordsWhereAPageRanksForNothing() {
+    MadeMeaning meaning = new MadeMeaning(Map.of("loaf", "bread"));
+    List<Phrase> site =
+        List.of(phrase("eel trap"), phrase("smoked eel"), phrase("rye bread"), phrase("net"));
+    PageMatcher matcher =
+        new PageMatcher(
+            List.of(
+                page("1", "eels.example/a", "rye loaf"),
+                page("2", "eels.example/b", "xylophone"),
+                page("3", "eels.example/c", "eel trap")),
+            Nearness.among(meaning, site),
+            Language.ENGLISH);
+    matcher.group("trap", "eel trap");
+    matcher.group("rye", "rye bread");
+    matcher.keyword("rye", Keyword.of("rye bread", 9L, List.of("eels.example/c")));
+    PageMatch bread = matcher.matches().get("1").get(0);
+    assertThat(bread.group()).isEqualTo("rye");
+    assertThat(bread.basis()).isEqualTo(Basis.MEANING);
+    assertThat(bread.sure()).isBetween(Nearness.DEFAULT_LEAST, 1.0);
+    assertThat(matcher.matches().get("2")).isEmpty();
+    assertThat(matcher.matches().get("3").get(0).basis()).isEqualTo(Basis.PAGES);
+  }
+
+  private static Phrase phrase(String text) {
+    return Phrase.of(text, Language.ENGLISH);
   }
 
   private static PageMatcher matcher(Page... pages) {

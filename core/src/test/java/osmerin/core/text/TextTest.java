@@ -107,4 +107,33 @@ class TextTest {
       assertThat(Words.count(text.toString())).isEqualTo(expected.size());
     }
   }
+
+  @Test
+  void eachLanguageHasItsStemsAndStopWords() {
+    assertThat(stems.subject("die kaffeemühlen", Language.GERMAN))
+        .isEqualTo(stems.subject("kaffeemühle", Language.GERMAN));
+    assertThat(stems.subject("les moulins à café", Language.FRENCH))
+        .isEqualTo(stems.subject("moulin café", Language.FRENCH));
+    assertThat(StopWords.contains("der", Language.GERMAN)).isTrue();
+    assertThat(StopWords.contains("der", Language.ENGLISH)).isFalse();
+  }
+
+  @Test
+  void whatChangesTheQuestionIsNoStopWordInAnyLanguage() {
+    assertThat(StopWords.contains("wie", Language.GERMAN)).isFalse();
+    assertThat(StopWords.contains("nicht", Language.GERMAN)).isFalse();
+    assertThat(StopWords.contains("comment", Language.FRENCH)).isFalse();
+    assertThat(StopWords.contains("sin", Language.SPANISH)).isFalse();
+    assertThat(StopWords.contains("non", Language.ITALIAN)).isFalse();
+    assertThat(StopWords.contains("não", Language.PORTUGUESE)).isFalse();
+    assertThat(StopWords.contains("niet", Language.DUTCH)).isFalse();
+  }
+
+  @Test
+  void aYearIsNoPartOfTheSubjectUnlessThereIsNothingElse() {
+    assertThat(stems.subject("best kiln 2026")).isEqualTo(stems.subject("best kiln"));
+    assertThat(stems.subject("1984")).containsExactly("1984");
+    assertThat(Words.isYear("2100")).isFalse();
+    assertThat(Words.isYear("19x4")).isFalse();
+  }
 }
