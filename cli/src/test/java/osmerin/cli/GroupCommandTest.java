@@ -45,6 +45,30 @@ class GroupCommandTest {
     assertThat(run("")).isEqualTo(2);
     assertThat(run("keyword\nx\n", "--min-shared", "40")).isEqualTo(2);
     assertThat(run("keyword\nx\n", "--mode", "wild")).isEqualTo(2);
+    assertThat(run("keyword\nx\n", "--near", "90")).isEqualTo(2);
+    assertThat(errors.toString()).contains("nearness 90 is not between 30 and 60");
+  }
+
+  @Test
+  void keywordsWithoutPagesAreGroupedByMeaningAndTheDialCounts() throws Exception {
+    String file =
+        "keyword,volume\nhow to get rid of aphids,900\nhow to kill aphids,300\n"
+            + "rye bread starter,200\nhow to feed a rye starter,100\n";
+    assertThat(run(file)).isZero();
+    List<String> lines = Files.readAllLines(out);
+    assertThat(lines)
+        .anySatisfy(
+            line ->
+                assertThat(line)
+                    .startsWith("how to kill aphids,how to get rid of aphids,no,")
+                    .matches(".*,0,0\\.\\d\\d"));
+    long together = groups(lines);
+    assertThat(run(file, "--near", "60")).isZero();
+    assertThat(groups(Files.readAllLines(out))).isGreaterThanOrEqualTo(together);
+  }
+
+  private static long groups(List<String> lines) {
+    return lines.stream().skip(1).map(line -> line.split(",")[1]).distinct().count();
   }
 
   @Test

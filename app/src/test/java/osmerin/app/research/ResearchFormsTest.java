@@ -54,7 +54,8 @@ class ResearchFormsTest extends ApplicationTest {
         "/plot?topic=999999",
         "/keywords?columns=nonsense,volume&fold=maybe&group=none&page=-3",
         "/keywords?q=%7Bx%7D%25_%5C&sort=nonsense",
-        "/anew?mode=sideways",
+        "/anew?mode=sideways&near=1000",
+        "/no-topic?page=99",
         "/imports?page=99",
         "/excluded?page=0",
       })
@@ -125,7 +126,10 @@ class ResearchFormsTest extends ApplicationTest {
         "/excluded | text= | 422 | Type the words",
         "/excluded/999999/remove | | 404 | no such page",
         "/anew | minShared=3&mode=loose&seal=another | 422 | Look once more",
+        "/anew | minShared=3&mode=loose&near=99&seal=x | 422 | nearness from 30 to 60",
         "/anew/settings | minShared=99&mode=loose | 422 | at most 10",
+        "/anew/settings | minShared=3&mode=loose&near=5 | 422 | nearness from 30 to 60",
+        "/keywords/999999/language | language=de | 404 | no such page",
         "/reach/fitted | on=true | 422 | at least 30",
       })
   void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {

@@ -3,6 +3,7 @@ package osmerin.core.text;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -27,79 +28,16 @@ public final class StopWords {
           "their", "them", "then", "there", "these", "they", "this", "those", "to", "too", "us",
           "very", "was", "we", "were", "will", "with", "would", "you", "your", "yours");
 
-  /** Of Lucene's lists what changes the question. */
-  private static final Set<String> ASKING =
-      Set.of(
-          // German
-          "wie",
-          "was",
-          "wo",
-          "wann",
-          "warum",
-          "wer",
-          "welche",
-          "welcher",
-          "welches",
-          "nicht",
-          "kein",
-          "keine",
-          "ohne",
-          "gegen",
-          "wollen",
-          // French
-          "comment",
-          "pourquoi",
-          "quand",
-          "que",
-          "qui",
-          "quoi",
-          "quel",
-          "quelle",
-          "quels",
-          "quelles",
-          "pas",
-          "sans",
-          "où",
-          "ou",
-          // Spanish, Italian, Portuguese
-          "como",
-          "cómo",
-          "cuando",
-          "cuándo",
-          "donde",
-          "qué",
-          "quien",
-          "cual",
-          "no",
-          "sin",
-          "contra",
-          "come",
-          "cosa",
-          "quando",
-          "dove",
-          "perché",
-          "quale",
-          "quali",
-          "non",
-          "senza",
-          "onde",
-          "qual",
-          "quais",
-          "não",
-          "sem",
-          "porque",
-          // Dutch
-          "hoe",
-          "wat",
-          "waar",
-          "wanneer",
-          "waarom",
-          "wie's",
-          "welk",
-          "niet",
-          "geen",
-          "zonder",
-          "tegen");
+  /** Of Lucene's lists what changes the question, in German, the Romance languages and Dutch. */
+  private static final List<String> ASKING =
+      List.of(
+          ("wie was wo wann warum wer welche welcher welches nicht kein keine ohne gegen wollen"
+                  + " comment pourquoi quand que qui quoi quel quelle quels quelles pas sans où ou"
+                  + " como cómo cuando cuándo donde qué quien cual no sin contra"
+                  + " come cosa quando dove perché quale quali non senza"
+                  + " onde qual quais não sem porque"
+                  + " hoe wat waar wanneer waarom welk niet geen zonder tegen")
+              .split(" "));
 
   private static final Map<Language, Set<String>> WORDS = new EnumMap<>(Language.class);
 
@@ -120,7 +58,7 @@ public final class StopWords {
         list.stream()
             .map(word -> word instanceof char[] chars ? new String(chars) : word.toString())
             .collect(Collectors.toCollection(HashSet::new));
-    words.removeAll(ASKING);
+    ASKING.forEach(words::remove);
     return Set.copyOf(words);
   }
 

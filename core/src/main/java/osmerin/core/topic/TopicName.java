@@ -47,28 +47,9 @@ final class TopicName {
 
   private static final Set<String> NO_NAMES =
       Set.of(
-          "make",
-          "making",
-          "use",
-          "using",
-          "not",
-          "without",
-          "get",
-          "good",
-          "need",
-          "much",
-          "long",
-          "home",
-          "first",
-          "cost",
-          "after",
-          "before",
-          "between",
-          "difference",
-          "new",
-          "old",
-          "free",
-          "vs");
+          ("make making use using not without get good need much long"
+                  + " home first cost after before between difference new old free vs")
+              .split(" "));
 
   private final Stems stems;
   private final List<KeywordGroup> groups;

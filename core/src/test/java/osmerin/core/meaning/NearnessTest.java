@@ -137,6 +137,50 @@ class NearnessTest {
     assertThat(met).isGreaterThan((int) (0.95 * all));
   }
 
+  /** Where meaning is not understood those are looked at that share a rare trigram. */
+  @Test
+  void spelledPairsAreThoseOfTheDefinition() {
+    List<Phrase> phrases =
+        phrases(new Random(12), 200).stream()
+            .map(p -> new Phrase(p.text(), Language.DUTCH))
+            .distinct()
+            .toList();
+    Nearness nearness = Nearness.among(new MadeMeaning(Map.of()), phrases);
+    List<Profile> profiles = phrases.stream().map(nearness::profile).toList();
+    int[][] found = NearPairs.of(nearness, profiles, 0.9);
+    for (int i = 0; i < found.length; i++) {
+      int from = i;
+      int[] near =
+          IntStream.range(0, profiles.size())
+              .filter(j -> j != from && nearness.of(profiles.get(from), profiles.get(j)) >= 0.9)
+              .toArray();
+      if (near.length <= 64 && found[i].length <= 64) {
+        assertThat(found[i]).as("of %s", phrases.get(i)).containsExactly(near);
+      }
+    }
+  }
+
+  @Test
+  void aProfileOfUnitLengthHasAProductOfOneWithItself() {
+    List<Phrase> phrases = phrases(new Random(13), 20);
+    Nearness nearness = Nearness.among(new MadeMeaning(Map.of()), phrases);
+    Profile sum = sum(nearness, phrases).unit();
+    assertThat(sum.product(sum)).isCloseTo(1, within(1e-4));
+  }
+
+  @Test
+  void vectorsAreAskedForOnceAndProgressIsTold() {
+    MadeMeaning made = new MadeMeaning(Map.of());
+    List<Integer> told = new ArrayList<>();
+    RememberedMeaning meaning = new RememberedMeaning(made, (done, all) -> told.add(done));
+    List<String> texts = IntStream.range(0, 700).mapToObj(i -> "word" + i).toList();
+    Map<String, float[]> first = meaning.vectors(texts);
+    assertThat(told).containsExactly(256, 512, 700);
+    assertThat(meaning.vectors(texts).get("word3")).isSameAs(first.get("word3"));
+    assertThat(told).hasSize(3);
+    assertThat(meaning.model()).isEqualTo(made.model());
+  }
+
   private static Profile sum(Nearness nearness, List<Phrase> phrases) {
     return phrases.stream().map(nearness::profile).reduce(Profile::plus).orElseThrow();
   }
