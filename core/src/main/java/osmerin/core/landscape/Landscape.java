@@ -39,7 +39,7 @@ public record Landscape(List<Place> places) {
    *
    * @param ring how wide the ring inside of its edge is, in pixels
    * @param label none when there is no room for one
-   * @param note beside the circle, where there is no room in it for name and figure
+   * @param note beside the circle: what there is no room for in it
    */
   public record Place(Circle circle, double ring, Optional<Label> label, Optional<Note> note) {}
 
@@ -109,10 +109,11 @@ public record Landscape(List<Place> places) {
       Thing thing = things.get(i);
       double its = Math.min(ring, RING * circle.r());
       Optional<Label> label = Label.fit(thing.name(), thing.figure(), circle.r() - its);
-      boolean told = label.isPresent() && (label.get().hasFigure() || thing.figure().isEmpty());
+      boolean named = label.isPresent();
+      boolean told = named && (label.get().hasFigure() || thing.figure().isEmpty());
       Optional<Note> note =
-          told ? Optional.empty() : notes.beside(circle, thing.name(), thing.figure());
-      places.add(new Place(circle, its, note.isPresent() ? Optional.empty() : label, note));
+          told ? Optional.empty() : notes.beside(circle, named ? "" : thing.name(), thing.figure());
+      places.add(new Place(circle, its, label, note));
     }
     return new Landscape(places);
   }

@@ -1,8 +1,10 @@
 package osmerin.core.landscape;
 
 /**
- * A name and a figure that stand beside their circle, with a line to it.
+ * A name and a figure, or one of them, that stand beside their circle, with a line to it.
  *
+ * @param name empty where it stands in the circle
+ * @param figure empty where it is unknown
  * @param x the middle of both
  * @param y the base line of the name; the figure follows {@value #LINE} pixels below
  * @param fromX where the line begins, at the circle's edge

@@ -56,7 +56,9 @@ final class Notes {
         MARGIN
             + Math.max(TextWidth.of(name, Note.NAME_SIZE), TextWidth.of(figure, Note.FIGURE_SIZE))
                 / 2;
-    double tall = MARGIN + (figure.isEmpty() ? 8 : 16);
+    boolean oneLine = name.isEmpty() || figure.isEmpty();
+    double tall = MARGIN + (oneLine ? 8 : 16);
+    double first = Note.NAME_SIZE * 0.8 - (name.isEmpty() ? Note.LINE : 0);
     for (double far = circle.r() + NEAREST; far < FARTHEST; far += STEP) {
       for (int at = 0; at < DIRECTIONS; at++) {
         double angle = 2 * Math.PI * at / DIRECTIONS;
@@ -74,7 +76,7 @@ final class Notes {
                   name,
                   figure,
                   x,
-                  y - tall + MARGIN + Note.NAME_SIZE * 0.8,
+                  y - tall + MARGIN + first,
                   circle.x() + part * (toX - circle.x()),
                   circle.y() + part * (toY - circle.y()),
                   toX,

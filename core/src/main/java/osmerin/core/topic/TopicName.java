@@ -35,11 +35,14 @@ final class TopicName {
   /** What a phrase scores that means nothing of the topic, in part of one that means all of it. */
   private static final double MEANS_NOTHING = 0.3;
 
-  /** So many keywords of a group tell in which places words stand. */
+  /** So many keywords of a group tell which words it has, and where they stand. */
   private static final int TELLING = 8;
 
-  /** In so many of its places a phrase must be complete. */
-  private static final double COMPLETE = 0.2;
+  /** A word with another one after it nearly everywhere names nothing. */
+  private static final double HARDLY_EVER = 0.04;
+
+  /** One that is complete in so many of its places loses nothing. */
+  private static final double OFTEN_ENOUGH = 0.2;
 
   /** In these the last word of a phrase says what it is about, the others which of it. */
   private static final Set<Language> LAST_WORD_RULES =
@@ -65,10 +68,17 @@ final class TopicName {
     this.groups = all;
     this.sense = sense;
     for (KeywordGroup group : all) {
-      phrases(group.primary())
-          .keySet()
-          .forEach(phrase -> demandEverywhere.merge(phrase, weight(group), Double::sum));
+      addDemand(group, demandEverywhere);
       group.members().stream().limit(TELLING).forEach(member -> countPlaces(member.keyword()));
+    }
+  }
+
+  /** The demand of a group for each phrase, as far as its keywords have it. */
+  private void addDemand(KeywordGroup group, Map<String, Double> demand) {
+    List<Membership> telling = group.members().stream().limit(TELLING).toList();
+    double each = weight(group) / telling.size();
+    for (Membership member : telling) {
+      phrases(member.keyword()).keySet().forEach(phrase -> demand.merge(phrase, each, Double::sum));
     }
   }
 
@@ -80,16 +90,12 @@ final class TopicName {
   String of(List<Integer> topic, Set<String> taken) {
     List<KeywordGroup> its = topic.stream().map(groups::get).toList();
     Map<String, Double> here = new HashMap<>();
-    for (KeywordGroup group : its) {
-      phrases(group.primary())
-          .keySet()
-          .forEach(phrase -> here.merge(phrase, weight(group), Double::sum));
-    }
+    its.forEach(group -> addDemand(group, here));
     double all = its.stream().mapToDouble(TopicName::weight).sum();
     Map<String, String> spellings = spellings(its, here.keySet());
     Map<String, Double> scores = new HashMap<>();
     here.keySet().stream()
-        .filter(this::isComplete)
+        .filter(phrase -> complete(phrase) >= HARDLY_EVER)
         .forEach(phrase -> scores.put(phrase, score(phrase, here.get(phrase), all)));
     Language language = its.get(0).primary().language();
     best(scores).stream()
@@ -123,7 +129,8 @@ final class TopicName {
   private double score(String phrase, double here, double all) {
     double coverage = here / all;
     double precision = here / demandEverywhere.get(phrase);
-    return coverage * Math.sqrt(precision) * BONUS[phrase.split(" ").length];
+    double complete = Math.min(1, complete(phrase) / OFTEN_ENOUGH);
+    return coverage * Math.sqrt(precision) * (1 + complete) * BONUS[phrase.split(" ").length];
   }
 
   private static String unused(String name, Set<String> taken) {
@@ -211,10 +218,10 @@ final class TopicName {
     }
   }
 
-  /** Whether its last word stands without another one after it often enough. */
-  private boolean isComplete(String phrase) {
+  /** In which part of its places its last word stands without another one after it. */
+  private double complete(String phrase) {
     int[] counts = places.get(phrase.substring(phrase.lastIndexOf(' ') + 1));
-    return counts != null && counts[1] >= COMPLETE * counts[0];
+    return counts == null ? 0 : (double) counts[1] / counts[0];
   }
 
   private static boolean canName(String word, Language language) {
