@@ -76,7 +76,8 @@ public class NearTexts {
     if (now == null || text.isBlank()) {
       return List.of();
     }
-    Profile profile = now.nearness().profile(nearness.phrase(context.siteId(), text));
+    Phrase phrase = nearness.phrases(context.siteId(), List.of(text)).get(0);
+    Profile profile = now.nearness().profile(phrase);
     return IntStream.range(0, now.rows().size())
         .mapToObj(
             i ->
@@ -161,7 +162,8 @@ public class NearTexts {
         siteId,
         id ->
             CompletableFuture.supplyAsync(() -> made(id, state))
-                .whenComplete(
+                // Elsewhere, since the map must not change while this one enters it.
+                .whenCompleteAsync(
                     (made, fault) -> {
                       if (fault == null) {
                         ready.put(id, made);
@@ -175,7 +177,7 @@ public class NearTexts {
   private Ready made(long siteId, String state) {
     List<TextRow> rows = texts.texts(siteId, MOST);
     Nearness site = nearness.of(siteId);
-    List<Phrase> phrases = rows.stream().map(row -> nearness.phrase(siteId, row.text())).toList();
+    List<Phrase> phrases = nearness.phrases(siteId, rows.stream().map(TextRow::text).toList());
     site.prepare(phrases);
     return new Ready(state, site, rows, phrases.stream().map(site::profile).toList());
   }

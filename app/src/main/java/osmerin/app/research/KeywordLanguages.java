@@ -40,7 +40,11 @@ public class KeywordLanguages implements Reversal {
 
   /** The language that most keywords of a site are in. */
   public Language usual(SiteContext context) {
-    return Language.ofTag(research.siteLanguage(context.siteId())).orElse(Language.ENGLISH);
+    return usual(context.siteId());
+  }
+
+  Language usual(long siteId) {
+    return Language.ofTag(research.siteLanguage(siteId)).orElse(Language.ENGLISH);
   }
 
   /** Says which language most keywords are in, and guesses anew what no person set. */

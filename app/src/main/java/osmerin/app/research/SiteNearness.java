@@ -3,6 +3,8 @@ package osmerin.app.research;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.meaning.Meanings;
 import osmerin.core.group.Grouping;
@@ -16,12 +18,14 @@ import osmerin.core.text.Language;
 public class SiteNearness {
   private final ResearchMapper research;
   private final Meanings meanings;
+  private final KeywordLanguages languages;
   private final Cache<State, Nearness> kept =
       Caffeine.newBuilder().maximumSize(8).expireAfterAccess(Duration.ofMinutes(10)).build();
 
-  SiteNearness(ResearchMapper research, Meanings meanings) {
+  SiteNearness(ResearchMapper research, Meanings meanings, KeywordLanguages languages) {
     this.research = research;
     this.meanings = meanings;
+    this.languages = languages;
   }
 
   /** Which keywords there are. */
@@ -31,29 +35,28 @@ public class SiteNearness {
   public Nearness of(long siteId) {
     return kept.get(
         new State(siteId, research.keywordState(siteId)),
-        state ->
-            Nearness.among(
-                meanings.unwatched(),
-                research.fewPages(siteId, Grouping.FEW_PAGES).stream()
-                    .map(SiteNearness::phrase)
-                    .toList()));
+        state -> Nearness.among(meanings.unwatched(), keywords(siteId)));
+  }
+
+  private List<Phrase> keywords(long siteId) {
+    Language usual = languages.usual(siteId);
+    return research.fewPages(siteId, Grouping.FEW_PAGES).stream()
+        .map(keyword -> Phrase.of(keyword.normal(), spoken(keyword.language(), usual)))
+        .toList();
+  }
+
+  private static Language spoken(@Nullable String tag, Language usual) {
+    return tag == null ? usual : Language.ofTag(tag).orElse(usual);
   }
 
   /** The language that most keywords of a site are in. */
   public Language language(long siteId) {
-    return Language.ofTag(research.siteLanguage(siteId)).orElse(Language.ENGLISH);
+    return languages.usual(siteId);
   }
 
-  /** A text of the site as its keywords are compared. */
-  public Phrase phrase(long siteId, String text) {
-    return Phrase.of(NormalForm.of(text), language(siteId));
-  }
-
-  private static Phrase phrase(ResearchMapper.SpokenText text) {
-    Language language =
-        text.language() == null
-            ? Language.ENGLISH
-            : Language.ofTag(text.language()).orElse(Language.ENGLISH);
-    return Phrase.of(text.normal(), language);
+  /** Texts of the site as its keywords are compared, in the same order. */
+  public List<Phrase> phrases(long siteId, List<String> texts) {
+    Language usual = languages.usual(siteId);
+    return texts.stream().map(text -> Phrase.of(NormalForm.of(text), usual)).toList();
   }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -153,12 +154,8 @@ public final class LanguageGuess {
     return votes;
   }
 
-  private interface Own {
-    boolean is(Language language);
-  }
-
-  private static void vote(double[] votes, Own own) {
-    List<Language> those = Arrays.stream(Language.values()).filter(own::is).toList();
+  private static void vote(double[] votes, Predicate<Language> own) {
+    List<Language> those = Arrays.stream(Language.values()).filter(own).toList();
     those.forEach(language -> votes[language.ordinal()] += 1.0 / those.size());
   }
 
