@@ -7,9 +7,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
@@ -151,20 +153,13 @@ public final class Grouping {
 
     /** Close variants become one unit, but a variant that is in a group already stays there. */
     private List<Unit> fold(Collection<Keyword> keywords) {
-      Map<String, Keyword> distinct = new LinkedHashMap<>();
-      for (Keyword keyword : keywords.parallelStream().sorted(PRIMARY_FIRST).toList()) {
-        distinct.putIfAbsent(keyword.normal(), keyword);
-      }
+      Map<String, Keyword> distinct = new HashMap<>();
+      keywords.forEach(
+          keyword ->
+              distinct.merge(keyword.normal(), keyword, BinaryOperator.minBy(PRIMARY_FIRST)));
       distinct.values().parallelStream().forEach(variants::key);
-      Map<String, HeldGroup> homeOfVariants = new HashMap<>();
-      distinct.forEach(
-          (normal, keyword) -> {
-            HeldGroup home = homeOf.get(normal);
-            if (home != null && !home.locked()) {
-              homeOfVariants.putIfAbsent(variants.key(keyword), home);
-            }
-          });
-      Map<String, List<Keyword>> folded = new LinkedHashMap<>();
+      Map<String, HeldGroup> homeOfVariants = homesOfVariants(distinct);
+      Map<String, List<Keyword>> folded = new HashMap<>();
       Map<String, HeldGroup> homes = new HashMap<>();
       distinct.forEach(
           (normal, keyword) -> {
@@ -172,15 +167,29 @@ public final class Grouping {
             HeldGroup home =
                 homeOf.containsKey(normal) ? homeOf.get(normal) : homeOfVariants.get(variant);
             String unit = home == null ? variant : variant + "\n" + home.key();
-            folded.computeIfAbsent(unit, k -> new ArrayList<>()).add(keyword);
+            folded.computeIfAbsent(unit, k -> new ArrayList<>(1)).add(keyword);
             if (home != null) {
               homes.put(unit, home);
             }
           });
+      folded.values().forEach(members -> members.sort(PRIMARY_FIRST));
       return folded.entrySet().parallelStream()
           .map(unit -> unit(unit.getValue(), homes.get(unit.getKey())))
           .sorted(Comparator.comparing(Unit::name))
           .toList();
+    }
+
+    /** Of several groups that variants are in already, that of the most searched one. */
+    private Map<String, HeldGroup> homesOfVariants(Map<String, Keyword> distinct) {
+      Map<String, HeldGroup> homes = new HashMap<>();
+      homeOf.keySet().stream()
+          .map(distinct::get)
+          .filter(Objects::nonNull)
+          .sorted(PRIMARY_FIRST)
+          .filter(keyword -> !homeOf.get(keyword.normal()).locked())
+          .forEach(
+              keyword -> homes.putIfAbsent(variants.key(keyword), homeOf.get(keyword.normal())));
+      return homes;
     }
 
     private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {

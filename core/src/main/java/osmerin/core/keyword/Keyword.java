@@ -79,6 +79,17 @@ public final class Keyword {
     this.known = known;
   }
 
+  private Keyword(Keyword same, Language language) {
+    text = same.text;
+    normal = same.normal;
+    volume = same.volume;
+    difficulty = same.difficulty;
+    costPerClick = same.costPerClick;
+    intent = same.intent;
+    pages = same.pages;
+    known = language;
+  }
+
   /** A keyword of which only volume and pages are known. */
   public static Keyword of(String text, @Nullable Long searches, List<String> pages) {
     return new Keyword(
@@ -158,7 +169,7 @@ public final class Keyword {
 
   /** This keyword, known to be in a language. */
   public Keyword in(Language language) {
-    return new Keyword(text, volume, difficulty, costPerClick, intent, pages, language);
+    return new Keyword(this, language);
   }
 
   /** Whether all that an import can know is the same; the language is no part of that. */

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
-import osmerin.core.group.Membership;
 import osmerin.core.intent.IntentReader;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.meaning.Phrase;
@@ -56,6 +55,10 @@ final class TopicName {
 
   private final Stems stems;
   private final List<KeywordGroup> groups;
+
+  /** For each group what {@link #phrases} finds in each of its keywords. */
+  private final List<List<Map<String, String>>> phrases;
+
   private final @Nullable GroupSense sense;
   private final Map<String, Double> demandEverywhere = new HashMap<>();
   private final Map<String, int[]> places = new HashMap<>();
@@ -67,18 +70,23 @@ final class TopicName {
     this.stems = stems;
     this.groups = all;
     this.sense = sense;
-    for (KeywordGroup group : all) {
-      addDemand(group, demandEverywhere);
+    phrases =
+        all.parallelStream()
+            .map(group -> group.members().stream().map(m -> phrases(m.keyword())).toList())
+            .toList();
+    for (int i = 0; i < all.size(); i++) {
+      KeywordGroup group = all.get(i);
+      addDemand(i, demandEverywhere);
       group.members().stream().limit(TELLING).forEach(member -> countPlaces(member.keyword()));
     }
   }
 
   /** The demand of a group for each phrase, as far as its keywords have it. */
-  private void addDemand(KeywordGroup group, Map<String, Double> demand) {
-    List<Membership> telling = group.members().stream().limit(TELLING).toList();
-    double each = weight(group) / telling.size();
-    for (Membership member : telling) {
-      phrases(member.keyword()).keySet().forEach(phrase -> demand.merge(phrase, each, Double::sum));
+  private void addDemand(int group, Map<String, Double> demand) {
+    List<Map<String, String>> telling = phrases.get(group).stream().limit(TELLING).toList();
+    double each = weight(groups.get(group)) / telling.size();
+    for (Map<String, String> its : telling) {
+      its.keySet().forEach(phrase -> demand.merge(phrase, each, Double::sum));
     }
   }
 
@@ -90,9 +98,9 @@ final class TopicName {
   String of(List<Integer> topic, Set<String> taken) {
     List<KeywordGroup> its = topic.stream().map(groups::get).toList();
     Map<String, Double> here = new HashMap<>();
-    its.forEach(group -> addDemand(group, here));
+    topic.forEach(group -> addDemand(group, here));
     double all = its.stream().mapToDouble(TopicName::weight).sum();
-    Map<String, String> spellings = spellings(its, here.keySet());
+    Map<String, String> spellings = spellings(topic, here.keySet());
     Map<String, Double> scores = new HashMap<>();
     here.keySet().stream()
         .filter(phrase -> complete(phrase) >= HARDLY_EVER)
@@ -152,19 +160,18 @@ final class TopicName {
   /**
    * For each of the phrases of stems its commonest spelling; the earlier in the alphabet at a tie.
    */
-  private Map<String, String> spellings(List<KeywordGroup> of, Set<String> wanted) {
+  private Map<String, String> spellings(List<Integer> topic, Set<String> wanted) {
     Map<String, Map<String, Integer>> counts = new HashMap<>();
-    for (KeywordGroup group : of) {
-      for (Membership member : group.members()) {
-        phrases(member.keyword())
-            .forEach(
-                (phrase, spelling) -> {
-                  if (wanted.contains(phrase)) {
-                    counts
-                        .computeIfAbsent(phrase, p -> new HashMap<>())
-                        .merge(spelling, 1, Integer::sum);
-                  }
-                });
+    for (int group : topic) {
+      for (Map<String, String> its : phrases.get(group)) {
+        its.forEach(
+            (phrase, spelling) -> {
+              if (wanted.contains(phrase)) {
+                counts
+                    .computeIfAbsent(phrase, p -> new HashMap<>())
+                    .merge(spelling, 1, Integer::sum);
+              }
+            });
       }
     }
     Map<String, String> result = new HashMap<>();
