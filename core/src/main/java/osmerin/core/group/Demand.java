@@ -50,23 +50,11 @@ public record Demand(@Nullable Volume volume, boolean atLeast, @Nullable Double 
   }
 
   private static @Nullable Double difficulty(List<Keyword> keywords) {
-    double sum = 0;
-    double weights = 0;
-    double plain = 0;
-    int count = 0;
+    MeanDifficulty mean = new MeanDifficulty();
     for (Keyword keyword : keywords) {
-      if (keyword.difficulty() != null) {
-        double weight = keyword.volume() == null ? 0 : keyword.volume().searches();
-        sum += weight * keyword.difficulty();
-        weights += weight;
-        plain += keyword.difficulty();
-        count++;
-      }
+      Volume volume = keyword.volume();
+      mean.add(keyword.difficulty(), volume == null ? null : volume.searches());
     }
-    if (count == 0) {
-      return null;
-    }
-    // Without any volume to weigh by, every keyword counts the same.
-    return weights > 0 ? sum / weights : plain / count;
+    return mean.value();
   }
 }

@@ -103,7 +103,8 @@ class WorthTest {
   void nonsenseIsRefused() {
     assertThatThrownBy(() -> SiteReach.of(101)).hasMessageContaining("101");
     assertThatThrownBy(() -> SiteReach.of(Double.NaN)).hasMessageContaining("NaN");
-    assertThatThrownBy(() -> new SiteReach(10, 0, ClickCurve.SHIPPED)).hasMessageContaining("0");
+    assertThatThrownBy(() -> new Chances(10, 0)).hasMessageContaining("spread 0");
+    assertThatThrownBy(() -> new Chances(Double.NaN, 12)).hasMessageContaining("NaN");
     assertThatThrownBy(() -> Worth.of(demand(1L, 1.0), SiteReach.of(1), 0))
         .hasMessageContaining("hours");
     assertThatThrownBy(() -> ClickCurve.SHIPPED.share(10.5)).hasMessageContaining("10.5");
