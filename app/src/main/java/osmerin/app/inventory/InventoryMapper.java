@@ -9,6 +9,8 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.session.ResultHandler;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.inventory.GroupBasis;
+import osmerin.core.inventory.PageMatch;
 
 @Mapper
 interface InventoryMapper {
@@ -52,10 +54,11 @@ interface InventoryMapper {
       @Nullable LocalDate changedOn,
       boolean decided,
       @Nullable Long groupId,
+      @Nullable GroupBasis groupBasis,
       @Nullable String groupName,
       @Nullable Long proposedId,
       @Nullable String proposed,
-      @Nullable String basis,
+      PageMatch.@Nullable Basis basis,
       @Nullable Double sure,
       @Nullable Integer keywords,
       @Nullable Integer best) {}
@@ -116,7 +119,8 @@ interface InventoryMapper {
       @Param("siteId") long siteId,
       @Param("number") int number,
       @Param("groupId") @Nullable Long groupId,
-      @Param("seen") @Nullable Long seen);
+      @Param("seen") @Nullable Long seen,
+      @Param("basis") @Nullable GroupBasis basis);
 
   void setDecided(
       @Param("siteId") long siteId, @Param("number") int number, @Param("decided") boolean decided);

@@ -30,6 +30,7 @@ import osmerin.app.research.SiteNearness;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
+import osmerin.core.inventory.GroupBasis;
 import osmerin.core.inventory.PageMatch;
 import osmerin.core.inventory.PageMatcher;
 import osmerin.core.inventory.PageMatcher.Page;
@@ -140,8 +141,9 @@ public class LiveMatching implements Reversal {
     inventory.deleteMatches(context.siteId());
     record Matched(long article, PageMatch match) {}
     List<Matched> matched = new ArrayList<>();
+    Map<String, PageMatch> titles = matcher.titles();
     matcher
-        .matches()
+        .matches(titles)
         .forEach((key, list) -> list.forEach(m -> matched.add(new Matched(ids.get(key), m))));
     copy.rows(
         "live_match (article_id, group_id, basis, sure, keywords, best)",
@@ -154,6 +156,10 @@ public class LiveMatching implements Reversal {
                 m.match().sure(),
                 m.match().keywords(),
                 m.match().best()));
+    copy.rows(
+        "title_match (article_id, group_id)",
+        titles.entrySet(),
+        title -> fields(ids.get(title.getKey()), Long.valueOf(title.getValue().group())));
   }
 
   /**
@@ -183,7 +189,8 @@ public class LiveMatching implements Reversal {
     List<Change> changes = new ArrayList<>();
     for (MatchRow row : inventory.matchesOf(context.siteId(), List.copyOf(numbers))) {
       if (row.proposedId() != null) {
-        changes.addAll(decide(context, row, row.proposedId(), row.proposed()));
+        GroupBasis basis = GroupBasis.confirmed(row.basis());
+        changes.addAll(decide(context, row, row.proposedId(), row.proposed(), basis));
       }
     }
     history.note(
@@ -203,7 +210,8 @@ public class LiveMatching implements Reversal {
             .findFirst()
             .orElseThrow(() -> new NotFoundException("live article", number));
     String name = groupId == null ? null : research.group(context, groupId).row().name();
-    List<Change> changes = decide(context, row, groupId, name);
+    GroupBasis basis = groupId == null ? null : GroupBasis.LATER;
+    List<Change> changes = decide(context, row, groupId, name, basis);
     String reference = new ReferenceNumber(context.site().prefix(), number).toString();
     history.note(
         context,
@@ -214,11 +222,15 @@ public class LiveMatching implements Reversal {
 
   /** Says which group an article answers; gives what that changed, for the history. */
   private List<Change> decide(
-      SiteContext context, MatchRow row, @Nullable Long groupId, @Nullable String name) {
+      SiteContext context,
+      MatchRow row,
+      @Nullable Long groupId,
+      @Nullable String name,
+      @Nullable GroupBasis basis) {
     if (Objects.equals(groupId, row.groupId()) && row.decided()) {
       return List.of();
     }
-    set(context, row.number(), groupId, row.groupId());
+    set(context, row.number(), groupId, row.groupId(), basis);
     inventory.setDecided(context.siteId(), row.number(), true);
     return List.of(
         Change.of(
@@ -227,13 +239,17 @@ public class LiveMatching implements Reversal {
             GROUP,
             row.groupName(),
             name,
-            row.decided() + " " + row.groupId(),
-            "true " + groupId));
+            row.decided() + " " + row.groupId() + " " + row.groupBasis(),
+            "true " + groupId + " " + basis));
   }
 
   private void set(
-      SiteContext context, int number, @Nullable Long groupId, @Nullable Long expected) {
-    if (inventory.setGroup(context.siteId(), number, groupId, expected) == 0) {
+      SiteContext context,
+      int number,
+      @Nullable Long groupId,
+      @Nullable Long expected,
+      @Nullable GroupBasis basis) {
+    if (inventory.setGroup(context.siteId(), number, groupId, expected, basis) == 0) {
       throw new RefusedException(
           "The group of %s was set by somebody else meanwhile. Look once more."
               .formatted(new ReferenceNumber(context.site().prefix(), number)));
@@ -251,9 +267,17 @@ public class LiveMatching implements Reversal {
     for (Change change : changes) {
       String[] from = String.valueOf(change.from()).split(" ");
       String[] to = String.valueOf(change.to()).split(" ");
-      set(context, number, id(from[1]), id(to[1]));
+      set(context, number, id(from[1]), id(to[1]), basis(from));
       inventory.setDecided(context.siteId(), number, Boolean.parseBoolean(from[0]));
     }
+  }
+
+  /** Entries of before may lack it; then what was chosen is not known. */
+  private static @Nullable GroupBasis basis(String[] kept) {
+    if (kept.length > 2) {
+      return kept[2].equals("null") ? null : GroupBasis.valueOf(kept[2]);
+    }
+    return kept[1].equals("null") ? null : GroupBasis.LATER;
   }
 
   private static @Nullable Long id(String text) {

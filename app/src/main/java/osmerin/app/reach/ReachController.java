@@ -22,6 +22,8 @@ import osmerin.app.site.SiteContext;
 @Controller
 @RequestMapping("/{site}/research/reach")
 class ReachController {
+  private static final String SAID = "The worth of every group follows.";
+
   private final ReachService reach;
   private final History history;
 
@@ -40,7 +42,7 @@ class ReachController {
     model.addAttribute("reach", reach.get(site));
     model.addAttribute("form", form);
     model.addAttribute("calibration", reach.calibration(site));
-    model.addAttribute("fitted", reach.isFitted(site));
+    model.addAttribute("proposal", reach.proposal(site).orElse(null));
     model.addAttribute(
         "history", history.entries(site, Asked.of(Thing.REACH, site.siteId()), 0, 10));
     return "reach/reach";
@@ -62,17 +64,26 @@ class ReachController {
       model.addAttribute("fault", e.getMessage());
       return show(site, form, model);
     }
-    Foot.say(to, "Every group is weighed anew.");
+    Foot.say(to, SAID);
     return "redirect:" + site.base() + "/research/reach";
   }
 
-  /** Reckons with the chances as learned, or as shipped. */
-  @PostMapping("/fitted")
+  /** Sets the strength that the site's own positions tell, and nothing else. */
+  @PostMapping("/strength")
   @Needs(Right.TARGETS)
-  String fitted(
+  String strength(SiteContext site, @RequestParam int strength, RedirectAttributes to) {
+    reach.setStrength(site, strength);
+    Foot.say(to, SAID);
+    return "redirect:" + site.base() + "/research/reach";
+  }
+
+  /** Weighs with the chances as learned by now, or as shipped. */
+  @PostMapping("/learned")
+  @Needs(Right.TARGETS)
+  String learned(
       SiteContext site, @RequestParam(defaultValue = "false") boolean on, RedirectAttributes to) {
-    reach.useFitted(site, on);
-    Foot.say(to, "Every group is weighed anew.");
+    reach.useLearned(site, on);
+    Foot.say(to, SAID);
     return "redirect:" + site.base() + "/research/reach";
   }
 }

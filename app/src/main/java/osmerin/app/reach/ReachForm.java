@@ -4,20 +4,23 @@ import java.math.BigDecimal;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.reach.ReachService.Settings;
+import osmerin.core.worth.Effort;
 
 /** What a person typed about the reach, as they typed it. */
 record ReachForm(
     @Nullable String strength,
     @Nullable String awareness,
     @Nullable String consideration,
-    @Nullable String decision) {
+    @Nullable String decision,
+    @Nullable String wordsAnHour) {
 
   static ReachForm of(Reach reach) {
     return new ReachForm(
-        String.valueOf(reach.strength()),
+        reach.said() == null ? null : String.valueOf(reach.said()),
         text(reach.awareness()),
         text(reach.consideration()),
-        text(reach.decision()));
+        text(reach.decision()),
+        String.valueOf(Math.round(reach.effort().wordsAnHour())));
   }
 
   private static @Nullable String text(@Nullable BigDecimal value) {
@@ -30,13 +33,23 @@ record ReachForm(
    * @throws RefusedException when something is no number; the message names it
    */
   Settings settings() {
-    String typed = strength == null ? "" : strength.strip();
-    if (!typed.matches("-?\\d{1,9}")) {
-      throw new RefusedException(
-          "“" + typed + "” is no strength. It is a whole number from 0 to 100.");
-    }
+    Integer words = whole(wordsAnHour, "no number of words an hour, such as 250");
     return new Settings(
-        Integer.parseInt(typed), number(awareness), number(consideration), number(decision));
+        whole(strength, "no strength. It is a whole number from 0 to 100"),
+        number(awareness),
+        number(consideration),
+        number(decision),
+        words == null ? Effort.SHIPPED_WORDS_AN_HOUR : words);
+  }
+
+  private static @Nullable Integer whole(@Nullable String typed, String fault) {
+    if (typed == null || typed.isBlank()) {
+      return null;
+    }
+    if (!typed.strip().matches("-?\\d{1,9}")) {
+      throw new RefusedException("“" + typed.strip() + "” is " + fault + ".");
+    }
+    return Integer.valueOf(typed.strip());
   }
 
   private static @Nullable BigDecimal number(@Nullable String typed) {

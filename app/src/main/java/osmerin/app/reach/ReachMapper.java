@@ -1,41 +1,43 @@
 package osmerin.app.reach;
 
 import java.math.BigDecimal;
-import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.worth.Chances;
 
 @Mapper
 interface ReachMapper {
   /** What is stored of a site. */
   record Stored(
-      int strength,
+      @Nullable Integer strength,
       @Nullable BigDecimal awareness,
       @Nullable BigDecimal consideration,
       @Nullable BigDecimal decision,
-      boolean fitted,
-      int version) {}
+      int wordsAnHour,
+      @Nullable Double learnedEven,
+      @Nullable Double learnedSpread,
+      int version) {
+    @Nullable Chances learned() {
+      return learnedEven == null || learnedSpread == null
+          ? null
+          : new Chances(learnedEven, learnedSpread);
+    }
+  }
 
-  /** An article that has been live long enough: its group's difficulty, and whether it ranks. */
-  record OutcomeRow(double difficulty, boolean reached) {}
-
-  List<OutcomeRow> outcomes(
-      @Param("siteId") long siteId, @Param("liveBefore") LocalDate liveBefore);
-
-  int setFitted(@Param("siteId") long siteId, @Param("fitted") boolean fitted);
+  void setLearned(@Param("siteId") long siteId, @Param("chances") @Nullable Chances chances);
 
   Optional<Stored> find(@Param("siteId") long siteId);
 
-  void add(@Param("siteId") long siteId, @Param("strength") int strength);
+  void add(@Param("siteId") long siteId);
 
   int set(
       @Param("siteId") long siteId,
-      @Param("strength") int strength,
+      @Param("strength") @Nullable Integer strength,
       @Param("awareness") @Nullable BigDecimal awareness,
       @Param("consideration") @Nullable BigDecimal consideration,
       @Param("decision") @Nullable BigDecimal decision,
+      @Param("wordsAnHour") int wordsAnHour,
       @Param("seen") int seen);
 }

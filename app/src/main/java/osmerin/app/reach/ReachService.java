@@ -2,12 +2,11 @@ package osmerin.app.reach;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.time.LocalDate;
-import java.time.Period;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -18,49 +17,59 @@ import osmerin.app.history.History;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.reach.Outcomes.Proposal;
 import osmerin.app.reach.ReachMapper.Stored;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
 import osmerin.core.worth.Calibration;
-import osmerin.core.worth.Calibration.Outcome;
+import osmerin.core.worth.Calibration.Judged;
+import osmerin.core.worth.Chances;
+import osmerin.core.worth.Effort;
 import osmerin.core.worth.SiteReach;
 
 /** Keeps what a site can reach. */
 @Service
 public class ReachService implements Reversal {
-  /** What a site has until somebody says otherwise: a blog of some years without a great name. */
-  static final int SHIPPED_STRENGTH = 25;
-
   private static final double SHIPPED_HOURS = 8;
   private static final BigDecimal MOST = BigDecimal.valueOf(100_000);
-  private static final String FITTED = "Chances";
-
-  /** Until then an article may still be on its way to page one. */
-  private static final Period UNTIL_KNOWN = Period.ofMonths(6);
+  private static final int MOST_WORDS = 10_000;
+  private static final String CHANCES = "Chances";
 
   private static final String STRENGTH = "Site strength";
   private static final String AWARENESS = "Value of a visit, awareness";
   private static final String CONSIDERATION = "Value of a visit, consideration";
   private static final String DECISION = "Value of a visit, decision";
+  private static final String WORDS = "Words an hour";
+
+  private static final Stored NOTHING_SAID =
+      new Stored(null, null, null, null, Effort.SHIPPED_WORDS_AN_HOUR, null, null, 0);
 
   private final ReachMapper reach;
+  private final Outcomes outcomes;
   private final ArticleTypeService types;
   private final History history;
 
-  ReachService(ReachMapper reach, ArticleTypeService types, History history) {
+  ReachService(ReachMapper reach, Outcomes outcomes, ArticleTypeService types, History history) {
     this.reach = reach;
+    this.outcomes = outcomes;
     this.types = types;
     this.history = history;
   }
 
-  /** What a person sets. */
+  /**
+   * What a person sets.
+   *
+   * @param strength null to leave it assumed
+   */
   public record Settings(
-      int strength,
+      @Nullable Integer strength,
       @Nullable BigDecimal awareness,
       @Nullable BigDecimal consideration,
-      @Nullable BigDecimal decision) {
+      @Nullable BigDecimal decision,
+      int wordsAnHour) {
     /** Values have two places, as they are stored. */
     public Settings {
       awareness = cents(awareness);
@@ -68,13 +77,31 @@ public class ReachService implements Reversal {
       decision = cents(decision);
     }
 
+    private Settings with(String field, @Nullable BigDecimal value) {
+      return new Settings(
+          field.equals(STRENGTH) ? whole(value) : strength,
+          field.equals(AWARENESS) ? value : awareness,
+          field.equals(CONSIDERATION) ? value : consideration,
+          field.equals(DECISION) ? value : decision,
+          field.equals(WORDS) && value != null ? value.intValue() : wordsAnHour);
+    }
+
+    private static @Nullable Integer whole(@Nullable BigDecimal value) {
+      return value == null ? null : value.intValue();
+    }
+
     private static @Nullable BigDecimal cents(@Nullable BigDecimal value) {
       return value == null ? null : value.setScale(2, RoundingMode.HALF_UP);
     }
 
     String words() {
-      return "strength %s; a visit is worth %s, %s, %s"
-          .formatted(strength, shown(awareness), shown(consideration), shown(decision));
+      return "strength %s; a visit is worth %s, %s, %s; %s words an hour"
+          .formatted(
+              strength == null ? "not set" : strength,
+              shown(awareness),
+              shown(consideration),
+              shown(decision),
+              wordsAnHour);
     }
   }
 
@@ -82,71 +109,93 @@ public class ReachService implements Reversal {
     Stored now = stored(context.siteId());
     ArticleType first =
         types.list(context.siteId(), Kind.NEW).stream()
+            .filter(type -> type.hours() > 0)
             .findFirst()
-            .orElse(new ArticleType(0, "article", Kind.NEW, 0, SHIPPED_HOURS));
+            .orElse(new ArticleType(0, "article", Kind.NEW, 0, SHIPPED_HOURS, 0));
+    SiteReach shipped = SiteReach.of(strength(now));
+    Chances learned = now.learned();
     return new Reach(
         now.strength(),
         now.awareness(),
         now.consideration(),
         now.decision(),
         now.version(),
-        first.hours() > 0 ? first.hours() : SHIPPED_HOURS,
+        new Effort(first.hours(), first.writingHours(), now.wordsAnHour()),
         first.name(),
-        site(context, now));
+        learned != null,
+        learned == null ? shipped : shipped.with(learned));
   }
 
-  private SiteReach site(SiteContext context, Stored now) {
-    SiteReach set = SiteReach.of(now.strength());
-    SiteReach fitted = now.fitted() ? calibration(context).fitted() : null;
-    return fitted == null ? set : fitted;
+  private static int strength(Stored now) {
+    return now.strength() == null ? Reach.ASSUMED_STRENGTH : now.strength();
+  }
+
+  /** How well chances match what became of the site's articles. */
+  public Calibration calibration(SiteContext context) {
+    return Calibration.of(strength(stored(context.siteId())), outcomes.of(context));
+  }
+
+  /** The strength that the site's own positions tell; empty while they tell too little. */
+  Optional<Proposal> proposal(SiteContext context) {
+    return outcomes.proposal(context);
   }
 
   /**
-   * How well chance matched what became of the site's articles that have been live for half a year.
+   * Weighs with the chances learned from the site's articles up to now, or with those as shipped.
    */
-  public Calibration calibration(SiteContext context) {
-    LocalDate liveBefore = context.today().minus(UNTIL_KNOWN);
-    return Calibration.of(
-        SiteReach.of(stored(context.siteId()).strength()),
-        reach.outcomes(context.siteId(), liveBefore).stream()
-            .map(o -> new Outcome(o.difficulty(), o.reached()))
-            .toList());
-  }
-
-  /** Whether the site's chances are those learned from its outcomes. */
-  public boolean isFitted(SiteContext context) {
-    return stored(context.siteId()).fitted();
-  }
-
-  /** Reckons with the chances learned from the site's outcomes, or with those as shipped. */
   @Transactional
-  public void useFitted(SiteContext context, boolean fitted) {
+  public void useLearned(SiteContext context, boolean learned) {
     context.require(Right.TARGETS);
-    if (fitted && calibration(context).fitted() == null) {
+    Judged own = calibration(context).learned();
+    if (learned && own == null) {
       throw new RefusedException(
-          "Outcomes of at least %s articles are needed.".formatted(Calibration.ENOUGH));
+          "Outcomes of at least %s articles are needed, %s of them on page one and %s not."
+              .formatted(Calibration.ENOUGH, Calibration.OF_EACH, Calibration.OF_EACH));
     }
-    reach.add(context.siteId(), SHIPPED_STRENGTH);
-    if (reach.setFitted(context.siteId(), fitted) == 1) {
-      history.note(
-          context,
-          Right.TARGETS,
-          fitted
-              ? "Chances are reckoned as learned from the site's own articles."
-              : "Chances are reckoned as shipped.",
-          Change.of(
-              Thing.REACH,
-              context.siteId(),
-              FITTED,
-              fitted ? "as shipped" : "as learned",
-              fitted ? "as learned" : "as shipped",
-              !fitted,
-              fitted));
+    reach.add(context.siteId());
+    Chances before = stored(context.siteId()).learned();
+    Chances after = learned ? own.chances() : null;
+    if (Objects.equals(before, after)) {
+      return;
     }
+    reach.setLearned(context.siteId(), after);
+    history.note(
+        context,
+        Right.TARGETS,
+        learned
+            ? "Worth uses the chances learned from the site's own articles."
+            : "Worth uses the chances as shipped.",
+        Change.of(
+            Thing.REACH,
+            context.siteId(),
+            CHANCES,
+            words(before),
+            words(after),
+            kept(before),
+            kept(after)));
+  }
+
+  private static String words(@Nullable Chances chances) {
+    return chances == null
+        ? "as shipped"
+        : "learned: even at difficulty %s, spread %s"
+            .formatted(In.rounded(chances.even()), In.decimal(chances.spread()));
+  }
+
+  private static String kept(@Nullable Chances chances) {
+    return chances == null ? "" : chances.even() + " " + chances.spread();
+  }
+
+  private static @Nullable Chances chances(@Nullable String kept) {
+    if (kept == null || kept.isEmpty()) {
+      return null;
+    }
+    String[] parts = kept.split(" ");
+    return new Chances(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
   }
 
   private Stored stored(long siteId) {
-    return reach.find(siteId).orElse(new Stored(SHIPPED_STRENGTH, null, null, null, false, 0));
+    return reach.find(siteId).orElse(NOTHING_SAID);
   }
 
   /**
@@ -158,12 +207,12 @@ public class ReachService implements Reversal {
   public void set(SiteContext context, Settings wanted, int seen) {
     context.require(Right.TARGETS);
     refuseNonsense(wanted);
-    reach.add(context.siteId(), SHIPPED_STRENGTH);
+    reach.add(context.siteId());
     Stored now = stored(context.siteId());
     if (put(context, wanted, seen) == 0) {
       throw new ConflictException(
           context.site().name(),
-          "Reach",
+          "Site strength",
           settings(now).words(),
           wanted.words(),
           history.lastBy(context, Thing.REACH, context.siteId(), null),
@@ -174,21 +223,34 @@ public class ReachService implements Reversal {
     add(changes, context, AWARENESS, now.awareness(), wanted.awareness());
     add(changes, context, CONSIDERATION, now.consideration(), wanted.consideration());
     add(changes, context, DECISION, now.decision(), wanted.decision());
-    history.note(
-        context,
-        Right.TARGETS,
-        "What the site can reach was set: " + wanted.words() + ".",
-        changes);
+    add(changes, context, WORDS, now.wordsAnHour(), wanted.wordsAnHour());
+    history.note(context, Right.TARGETS, "Site strength was set: " + wanted.words() + ".", changes);
+  }
+
+  /** Sets the strength and leaves the rest. */
+  @Transactional
+  public void setStrength(SiteContext context, int strength) {
+    Stored now = stored(context.siteId());
+    set(context, settings(now).with(STRENGTH, BigDecimal.valueOf(strength)), now.version());
   }
 
   private int put(SiteContext context, Settings s, int seen) {
     return reach.set(
-        context.siteId(), s.strength(), s.awareness(), s.consideration(), s.decision(), seen);
+        context.siteId(),
+        s.strength(),
+        s.awareness(),
+        s.consideration(),
+        s.decision(),
+        s.wordsAnHour(),
+        seen);
   }
 
   private static void refuseNonsense(Settings wanted) {
-    if (wanted.strength() < 0 || wanted.strength() > 100) {
-      throw new RefusedException("The strength of a site is a number from 0 to 100.");
+    if (wanted.strength() != null && (wanted.strength() < 0 || wanted.strength() > 100)) {
+      throw new RefusedException("Site strength is a number from 0 to 100.");
+    }
+    if (wanted.wordsAnHour() < 1 || wanted.wordsAnHour() > MOST_WORDS) {
+      throw new RefusedException("Words an hour is a number from 1 to 10,000.");
     }
     for (BigDecimal value :
         new BigDecimal[] {wanted.awareness(), wanted.consideration(), wanted.decision()}) {
@@ -212,7 +274,8 @@ public class ReachService implements Reversal {
   }
 
   private static Settings settings(Stored s) {
-    return new Settings(s.strength(), s.awareness(), s.consideration(), s.decision());
+    return new Settings(
+        s.strength(), s.awareness(), s.consideration(), s.decision(), s.wordsAnHour());
   }
 
   private static String shown(@Nullable BigDecimal value) {
@@ -227,32 +290,20 @@ public class ReachService implements Reversal {
   @Override
   public void reverse(SiteContext context, String key, List<Change> changes) {
     Stored now = stored(context.siteId());
-    Settings back = settings(now);
-    if (changes.get(0).field().equals(FITTED)) {
-      if (reach.setFitted(context.siteId(), Boolean.parseBoolean(changes.get(0).from())) == 0) {
-        throw new RefusedException("It is reckoned that way already.");
+    if (changes.get(0).field().equals(CHANCES)) {
+      if (!Objects.equals(now.learned(), chances(changes.get(0).to()))) {
+        throw new RefusedException("Other chances are used by now, so these cannot be put back.");
       }
+      reach.setLearned(context.siteId(), chances(changes.get(0).from()));
       return;
     }
+    Settings back = settings(now);
     for (Change change : changes) {
-      BigDecimal value = change.from() == null ? null : new BigDecimal(change.from());
       back =
-          switch (change.field()) {
-            case STRENGTH ->
-                new Settings(
-                    value == null ? SHIPPED_STRENGTH : value.intValue(),
-                    back.awareness(),
-                    back.consideration(),
-                    back.decision());
-            case AWARENESS ->
-                new Settings(back.strength(), value, back.consideration(), back.decision());
-            case CONSIDERATION ->
-                new Settings(back.strength(), back.awareness(), value, back.decision());
-            default -> new Settings(back.strength(), back.awareness(), back.consideration(), value);
-          };
+          back.with(change.field(), change.from() == null ? null : new BigDecimal(change.from()));
     }
     if (put(context, back, now.version()) == 0) {
-      throw new RefusedException("Somebody just set the reach, so it cannot be put back.");
+      throw new RefusedException("Somebody just set site strength, so it cannot be put back.");
     }
   }
 }

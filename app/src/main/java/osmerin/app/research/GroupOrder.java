@@ -19,10 +19,11 @@ public enum GroupOrder {
     this.figure = figure;
   }
 
-  /** The highest figure first, then by name. */
+  /** The highest figure first, then the most searched, then by name. */
   Comparator<Group> comparator() {
     return Comparator.<Group, @Nullable Double>comparing(
             figure, Comparator.nullsLast(Comparator.reverseOrder()))
+        .thenComparing(g -> g.row().searches(), Comparator.nullsLast(Comparator.reverseOrder()))
         .thenComparing(g -> g.row().name());
   }
 

@@ -256,7 +256,7 @@ class GroupStore {
     research.createGroups();
     copy.rows(
         "incoming_group (id, topic_id, name, keywords, searches, searches_low, searches_high,"
-            + " at_least, difficulty, intent, funnel_stage, intent_reason)",
+            + " at_least, difficulty, intent, funnel_stage, intent_reason, primary_normal)",
         ids.keySet(),
         g ->
             fields(
@@ -271,7 +271,8 @@ class GroupStore {
                 g.demand().difficulty(),
                 g.intent(),
                 g.funnelStage(),
-                g.intentReason()));
+                g.intentReason(),
+                g.primary().normal()));
     research.applyGroups();
     research.insertNewGroups(siteId);
   }

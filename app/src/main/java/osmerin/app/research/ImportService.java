@@ -264,7 +264,9 @@ public class ImportService {
             rows.repeated(),
             (int) rows.rejected(),
             (int) added.stream().filter(k -> k.byHand().excluded()).count());
-    long importId = research.insertImport(context.siteId(), context.personId(), name, report);
+    boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
+    long importId =
+        research.insertImport(context.siteId(), context.personId(), name, report, withPages);
     storeProblems(importId, rows.problems());
     storeBefore(importId, met);
     storeChanged(importId, changed);

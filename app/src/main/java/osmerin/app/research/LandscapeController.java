@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.reach.Reach;
 import osmerin.app.reach.ReachService;
+import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.Needs;
@@ -19,9 +20,6 @@ import osmerin.core.intent.SearchIntent;
 @Controller
 @RequestMapping("/{site}/research")
 class LandscapeController {
-  /** Groups plotted of every point of difficulty at most. */
-  private static final int EACH = 60;
-
   private final ResearchService research;
   private final LandscapeService landscape;
   private final ReachService reach;
@@ -62,8 +60,9 @@ class LandscapeController {
       Model model) {
     Among among = new Among(KeywordFilter.number(topic), intent(intent), open != null);
     Reach now = reach.get(site);
-    model.addAttribute("plot", landscape.plot(research.byYield(site, among, EACH), now));
-    model.addAttribute("unknown", research.countUnweighed(site, among));
+    ByYield groups = research.byYield(site, among, LandscapeService.MOST_MARKS);
+    model.addAttribute("plot", landscape.plot(groups, now));
+    model.addAttribute("unknown", groups.unknown());
     model.addAttribute("reach", now);
     model.addAttribute("topics", research.topicNames(site));
     model.addAttribute("intents", SearchIntent.values());

@@ -10,8 +10,10 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.platform.web.In;
 import osmerin.app.reach.Reach;
+import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.TopicSummary;
+import osmerin.core.coverage.Coverage;
 import osmerin.core.keyword.Volume;
 import osmerin.core.landscape.Circle;
 import osmerin.core.landscape.Landscape;
@@ -74,10 +76,7 @@ public class LandscapeService {
         topics,
         RING,
         t -> new Thing(t.topic().name(), t.searches(), figure(t.volume(), t.atLeast())),
-        (t, place) -> {
-          double all = Math.max(1, t.searches());
-          return new Mark<>(t, place, 100 * t.live() / all, 100 * t.inWork() / all);
-        });
+        (t, place) -> new Mark<>(t, place, t.covered().livePercent(), t.covered().inWorkPercent()));
   }
 
   /** Groups in order of demand. */
@@ -87,7 +86,7 @@ public class LandscapeService {
         1,
         g -> new Thing(g.row().name(), g.searches(), figure(g.row().volume(), g.row().atLeast())),
         (g, place) ->
-            new Mark<>(g, place, g.isLive() ? 100 : 0, !g.isLive() && !g.isOpen() ? 100 : 0));
+            new Mark<>(g, place, g.isLive() ? 100 : 0, g.coverage() == Coverage.IN_WORK ? 100 : 0));
   }
 
   private static String figure(@Nullable Volume volume, boolean atLeast) {
@@ -136,11 +135,10 @@ public class LandscapeService {
   /**
    * Plots groups.
    *
-   * @param groups by yield, the highest first
+   * @param byYield at most {@value #MOST_MARKS} of them
    */
-  public Plot plot(List<Group> groups, Reach reach) {
-    List<Group> known = groups.stream().filter(g -> g.worth().yield() != null).toList();
-    List<Group> shown = known.subList(0, Math.min(known.size(), MOST_MARKS));
+  public Plot plot(ByYield byYield, Reach reach) {
+    List<Group> shown = byYield.groups();
     OpportunityPlot frame =
         OpportunityPlot.of(
             shown.stream()
@@ -153,6 +151,6 @@ public class LandscapeService {
     for (int i = shown.size() - 1; i >= 0; i--) {
       plotted.add(new Plotted(shown.get(i), frame.marks().get(i).rounded()));
     }
-    return new Plot(frame, plotted, known.size() - shown.size());
+    return new Plot(frame, plotted, byYield.known() - shown.size());
   }
 }

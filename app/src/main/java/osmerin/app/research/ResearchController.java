@@ -138,12 +138,13 @@ class ResearchController {
     model.addAttribute("strength", whatIf.strength());
     model.addAttribute("position", whatIf.position());
     model.addAttribute("worth", whatIf.worth());
+    model.addAttribute("chances", whatIf.reach().at(whatIf.strength()).chances());
   }
 
   private void addGroup(SiteContext site, long id, int asked, Model model) {
     GroupPage page = research.page(site, id, asked);
     model.addAttribute("page", page);
-    addWorth(new WhatIf(page.group(), page.reach(), page.reach().held(), null), model);
+    addWorth(new WhatIf(page.group(), page.reach(), page.reach().strength(), null), model);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
     model.addAttribute("intents", SearchIntent.values());
     model.addAttribute("stages", FunnelStage.values());

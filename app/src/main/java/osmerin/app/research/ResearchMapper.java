@@ -45,7 +45,8 @@ interface ResearchMapper {
       boolean intentPinned,
       @Nullable Double topicNear,
       List<String> topicWords,
-      @Nullable String alsoTopic) {
+      @Nullable String alsoTopic,
+      @Nullable Integer wordTarget) {
     Demand demand() {
       return new Demand(volume(), atLeast, difficulty);
     }
@@ -137,7 +138,8 @@ interface ResearchMapper {
       @Param("siteId") long siteId,
       @Param("personId") long personId,
       @Param("fileName") String fileName,
-      @Param("report") ImportReport report);
+      @Param("report") ImportReport report,
+      @Param("withPages") boolean withPages);
 
   /** A keyword whose figures an import changed, with both; see {@code changed}. */
   record FigureChange(
@@ -323,25 +325,9 @@ interface ResearchMapper {
    */
   List<TopicRow> topics(@Param("siteId") long siteId, @Param("inSight") boolean inSight);
 
-  /** A topic in figures; demand in searches a month. */
-  record TopicSum(
-      long topicId,
-      int groups,
-      int keywords,
-      long searches,
-      long searchesLow,
-      long searchesHigh,
-      boolean atLeast,
-      @Nullable Double difficulty,
-      long live,
-      long inWork) {}
-
-  List<TopicSum> topicSums(@Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
-
-  List<GroupRow> likeliest(
-      @Param("siteId") long siteId, @Param("among") Among among, @Param("each") int each);
-
-  long countUnweighed(@Param("siteId") long siteId, @Param("among") Among among);
+  /** Of all groups in sight, or of those of one topic, what worth and coverage ask for. */
+  List<GroupFigures> figures(
+      @Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
 
   List<GroupRow> groups(
       @Param("siteId") long siteId,

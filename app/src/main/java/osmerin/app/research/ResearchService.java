@@ -6,7 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.articles.ArticleFilter;
@@ -20,8 +20,9 @@ import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
-import osmerin.app.research.ResearchMapper.TopicSum;
 import osmerin.app.site.SiteContext;
+import osmerin.core.coverage.Coverage;
+import osmerin.core.coverage.Covered;
 import osmerin.core.group.Cohesion;
 import osmerin.core.group.Cohesion.Doubt;
 import osmerin.core.group.Cohesion.Fit;
@@ -40,7 +41,6 @@ public class ResearchService {
   private static final int NEXT_SHOWN = 8;
   private static final int MEMBERS_SHOWN = 200;
   private static final int BESIDE_SHOWN = 14;
-  private static final int CANDIDATES = 24;
 
   private final SiteNearness nearness;
   private final GroupingChoice choice;
@@ -48,6 +48,7 @@ public class ResearchService {
   private final HandEditMapper edits;
   private final ArticleService articles;
   private final ReachService reach;
+  private final Weighing weighing;
 
   ResearchService(
       ResearchMapper research,
@@ -55,7 +56,9 @@ public class ResearchService {
       ArticleService articles,
       ReachService reach,
       SiteNearness nearness,
-      GroupingChoice choice) {
+      GroupingChoice choice,
+      Weighing weighing) {
+    this.weighing = weighing;
     this.nearness = nearness;
     this.choice = choice;
     this.research = research;
@@ -73,12 +76,17 @@ public class ResearchService {
    */
   public record Group(
       GroupRow row, List<GroupArticle> articles, Worth worth, @Nullable Double value) {
+    /** How far its articles answer it. */
+    public Coverage coverage() {
+      return Coverage.of(articles.stream().map(GroupArticle::answer).toList());
+    }
+
     public boolean isOpen() {
-      return articles.isEmpty() && row.archivedAt() == null;
+      return !coverage().isAnswered() && row.archivedAt() == null;
     }
 
     public boolean isLive() {
-      return articles.stream().anyMatch(GroupArticle::live);
+      return coverage() == Coverage.LIVE;
     }
 
     /** Nothing when they are unknown. */
@@ -87,27 +95,30 @@ public class ResearchService {
     }
   }
 
-  /**
-   * A topic in figures. Demand is in searches a month.
-   *
-   * @param live demand of the groups that a live article answers
-   * @param inWork demand of the groups that only an article in work answers
-   */
-  public record TopicSummary(
-      TopicRow topic,
-      int groups,
-      int keywords,
-      Volume volume,
-      boolean atLeast,
-      @Nullable Double difficulty,
-      long live,
-      long inWork) {
-    public long searches() {
-      return volume.searches();
+  /** A topic in figures. Demand is in searches a month. */
+  public record TopicSummary(TopicRow topic, Covered covered) {
+    public int groups() {
+      return covered.groups();
     }
 
-    public long open() {
-      return searches() - live - inWork;
+    public int keywords() {
+      return covered.keywords();
+    }
+
+    public Volume volume() {
+      return covered.volume();
+    }
+
+    public long searches() {
+      return covered.volume().searches();
+    }
+
+    public boolean atLeast() {
+      return covered.atLeast();
+    }
+
+    public @Nullable Double difficulty() {
+      return covered.difficulty();
     }
   }
 
@@ -188,9 +199,10 @@ public class ResearchService {
   public record WhatIf(Group group, Reach reach, int strength, @Nullable Integer position) {
     public Worth worth() {
       SiteReach site = reach.at(strength);
+      double hours = reach.effort().hours(group.row().wordTarget());
       return position == null
-          ? Worth.of(group.row().demand(), site, reach.hours())
-          : Worth.atPosition(group.row().demand(), site, reach.hours(), position);
+          ? Worth.of(group.row().demand(), site, hours)
+          : Worth.atPosition(group.row().demand(), site, hours, position);
     }
   }
 
@@ -207,46 +219,55 @@ public class ResearchService {
   }
 
   public Overview overview(SiteContext context) {
-    Map<Long, TopicSum> sums = sums(context, null);
+    Weighing.Weighed all = weighing.all(context);
+    Map<Long, Covered> covered = all.byTopic();
     List<TopicSummary> topics =
         research.topics(context.siteId(), true).stream()
-            .filter(t -> sums.containsKey(t.id()))
-            .map(t -> summary(t, sums.get(t.id())))
+            .filter(t -> covered.containsKey(t.id()))
+            .map(t -> new TopicSummary(t, covered.get(t.id())))
             .sorted(
                 Comparator.comparingLong(TopicSummary::searches)
                     .reversed()
                     .thenComparing(t -> t.topic().name()))
             .toList();
+    Among open = new Among(null, null, true);
     return new Overview(
         topics,
-        byYield(context, new Among(null, null, true), CANDIDATES).stream()
-            .limit(NEXT_SHOWN)
-            .toList(),
-        research.countGroups(context.siteId()),
+        groups(context, all.byYield(open).ids().stream().limit(NEXT_SHOWN).toList()),
+        all.count(Among.ALL),
         research.countKeywords(context.siteId()),
-        open(context),
+        all.count(open),
         research.countWaiting(context.siteId()),
         research.countWithoutTopic(context.siteId()));
   }
 
-  private Map<Long, TopicSum> sums(SiteContext context, @Nullable Long topicId) {
-    return research.topicSums(context.siteId(), topicId).stream()
-        .collect(Collectors.toMap(TopicSum::topicId, sum -> sum));
+  /**
+   * Groups by yield.
+   *
+   * @param groups the first of those whose yield is known
+   * @param known how many there are of those
+   * @param unknown groups of which difficulty or demand is unknown
+   */
+  public record ByYield(List<Group> groups, int known, int unknown) {}
+
+  /** Groups by yield, the highest first. */
+  public ByYield byYield(SiteContext context, Among among, int limit) {
+    Weighing.Weighed all = weighing.all(context);
+    Weighing.Ranked ranked = all.byYield(among);
+    List<Long> first = ranked.ids().subList(0, Math.min(limit, ranked.known()));
+    return new ByYield(
+        groups(context, first), ranked.known(), ranked.ids().size() - ranked.known());
   }
 
-  /**
-   * Groups by yield, the highest first, unknown ones last. Of equal difficulty the one searched
-   * more yields more, so of every point of difficulty only the first by searches are weighed.
-   *
-   * @param each how many of every point of difficulty
-   */
-  public List<Group> byYield(SiteContext context, Among among, int each) {
+  /** These groups, in this order. */
+  private List<Group> groups(SiteContext context, List<Long> ids) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
     Reach now = reach.get(context);
-    return research.likeliest(context.siteId(), among, each).stream()
-        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
-        .sorted(GroupOrder.YIELD.comparator())
-        .toList();
+    Map<Long, Group> found = new HashMap<>();
+    for (GroupRow row : research.groupsById(context.siteId(), ids)) {
+      found.put(row.id(), weighed(row, byGroup.getOrDefault(row.id(), List.of()), now));
+    }
+    return ids.stream().map(found::get).filter(Objects::nonNull).toList();
   }
 
   /** The topics by name. */
@@ -275,7 +296,8 @@ public class ResearchService {
     return research.topics(context.siteId(), true).stream()
         .filter(t -> t.focusAt() != null)
         .sorted(Comparator.comparing(TopicRow::focusAt))
-        .flatMap(t -> sums(context, t.id()).values().stream().map(sum -> summary(t, sum)))
+        .map(t -> new TopicSummary(t, weighing.topic(context, t.id())))
+        .filter(summary -> summary.groups() > 0)
         .toList();
   }
 
@@ -288,9 +310,7 @@ public class ResearchService {
             .orElseThrow(() -> new NotFoundException("topic", id));
     List<Group> groups = groups(context, id);
     return new TopicPage(
-        summary(
-            topic,
-            sums(context, id).getOrDefault(id, new TopicSum(id, 0, 0, 0, 0, 0, false, null, 0, 0))),
+        new TopicSummary(topic, weighing.topic(context, id)),
         groups.stream().sorted(order.comparator()).toList(),
         groups.stream()
             .filter(Group::isOpen)
@@ -299,11 +319,6 @@ public class ResearchService {
             .toList(),
         groups.stream().filter(g -> g.articles().size() > 1).toList(),
         reach.get(context));
-  }
-
-  /** Groups of which difficulty or demand is unknown. */
-  public long countUnweighed(SiteContext context, Among among) {
-    return research.countUnweighed(context.siteId(), among);
   }
 
   /** A group with its articles and its worth. */
@@ -404,7 +419,7 @@ public class ResearchService {
     boolean strong = strength != null && strength >= 0 && strength <= 100;
     boolean placed = position != null && position >= 1 && position <= 10;
     return new WhatIf(
-        group(context, id, now), now, strong ? strength : now.held(), placed ? position : null);
+        group(context, id, now), now, strong ? strength : now.strength(), placed ? position : null);
   }
 
   /**
@@ -464,19 +479,7 @@ public class ResearchService {
   }
 
   private static Group weighed(GroupRow row, List<GroupArticle> articles, Reach reach) {
-    Worth worth = reach.worth(row.demand());
+    Worth worth = reach.worth(row.demand(), row.wordTarget());
     return new Group(row, articles, worth, worth.value(reach.perVisit(row.funnelStage())));
-  }
-
-  private static TopicSummary summary(TopicRow topic, TopicSum sum) {
-    return new TopicSummary(
-        topic,
-        sum.groups(),
-        sum.keywords(),
-        new Volume(sum.searches(), sum.searchesLow(), sum.searchesHigh()),
-        sum.atLeast(),
-        sum.difficulty(),
-        sum.live(),
-        sum.inWork());
   }
 }

@@ -26,15 +26,13 @@ import osmerin.app.inventory.LiveMatching.Overlaps;
 import osmerin.app.plan.MonthService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.reach.ReachService;
 import osmerin.app.research.GroupEdits;
 import osmerin.app.research.GroupMarks;
 import osmerin.app.research.ImportService;
 import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
-import osmerin.core.group.Demand;
-import osmerin.core.worth.Calibration;
+import osmerin.core.inventory.PageMatch.Basis;
 
 class InventoryTest extends ApplicationTest {
   private static final String KEYWORDS =
@@ -61,7 +59,6 @@ class InventoryTest extends ApplicationTest {
   @Autowired private GroupEdits groups;
   @Autowired private GroupMarks marks;
   @Autowired private MonthService months;
-  @Autowired private ReachService reach;
   @Autowired private History history;
   @Autowired private UndoService undo;
   private SiteContext site;
@@ -143,7 +140,7 @@ class InventoryTest extends ApplicationTest {
     bringIn();
     List<MatchRow> rows = matching.matches(site, true, 0, 9);
     assertThat(rows).extracting(MatchRow::proposed).containsExactly("rye bread", "eel trap", null);
-    assertThat(rows).extracting(MatchRow::basis).containsExactly("MEANING", "PAGES", null);
+    assertThat(rows).extracting(MatchRow::basis).containsExactly(Basis.MEANING, Basis.PAGES, null);
     assertThat(rows.get(1).keywords()).isEqualTo(2);
     assertThat(rows.get(1).best()).isEqualTo(1);
     assertThat(rows.get(2).title()).isEqualTo("About us");
@@ -279,47 +276,6 @@ class InventoryTest extends ApplicationTest {
   private static String pagesOf(String site) {
     return "%1$s.example/a %1$s.example/b %1$s.example/c %1$s.example/d %1$s.example/e"
         .formatted(site);
-  }
-
-  @Test
-  void chancesAreLearnedFromWhatBecameOfTheArticles() {
-    StringBuilder keywords = new StringBuilder("keyword,volume,difficulty,urls\n");
-    StringBuilder pages = new StringBuilder("url,title,published\n");
-    for (int i = 0; i < 40; i++) {
-      String own = i < 30 ? " eels.example/own" + i : "";
-      keywords.append(
-          "thing%s,100,%d,%s%s\n"
-              .formatted("abcdefgh".charAt(i % 8) + "" + i, 2 * i, pagesOf("g" + i), own));
-      pages.append("https://eels.example/own%d,Own %d,2024-05-06\n".formatted(i, i));
-    }
-    imports.importFile(site, "more.csv", keywords.toString().getBytes(StandardCharsets.UTF_8));
-    UUID id = intake.keep(site, "own.csv", pages.toString().getBytes(StandardCharsets.UTF_8));
-    intake.bringIn(site, id, true, LocalDate.of(2024, 1, 1));
-    List<MatchRow> rows = matching.matches(site, false, 0, 99);
-    matching.confirm(site, rows.stream().map(MatchRow::number).toList());
-    assertThat(reach.calibration(site).outcomes()).isEqualTo(30);
-    List<MatchRow> missed = rows.stream().filter(r -> r.proposedId() == null).toList();
-    for (int i = 0; i < missed.size(); i++) {
-      String name = "thing" + "abcdefgh".charAt((30 + i) % 8) + (30 + i);
-      matching.correct(site, missed.get(i).number(), groups.named(site, name));
-    }
-    Calibration calibration = reach.calibration(site);
-    assertThat(calibration.outcomes()).isEqualTo(40);
-    // Everything up to a difficulty of 58 reached page one, nothing above.
-    assertThat(calibration.fitted().strength()).isBetween(45.0, 70.0);
-    double before = reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance();
-    reach.useFitted(site, true);
-    assertThat(reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance())
-        .isGreaterThan(before);
-    undo.undoLatest(site);
-    assertThat(reach.get(site).worth(Demand.exactly(100L, false, 50.0)).chance()).isEqualTo(before);
-  }
-
-  @Test
-  void withoutOutcomesNothingIsLearned() {
-    assertThatThrownBy(() -> reach.useFitted(site, true))
-        .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("30");
   }
 
   @Test

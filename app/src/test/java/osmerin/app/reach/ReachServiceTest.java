@@ -19,6 +19,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.group.Demand;
 import osmerin.core.intent.FunnelStage;
+import osmerin.core.worth.Effort;
 
 class ReachServiceTest extends ApplicationTest {
   @Autowired private ReachService reach;
@@ -33,22 +34,35 @@ class ReachServiceTest extends ApplicationTest {
   @Test
   void aNewSiteHasAStrengthAndNoValues() {
     Reach shipped = reach.get(site);
-    assertThat(shipped.strength()).isEqualTo(ReachService.SHIPPED_STRENGTH);
+    assertThat(shipped.strength()).isEqualTo(Reach.ASSUMED_STRENGTH);
     assertThat(shipped.hasValues()).isFalse();
-    assertThat(shipped.hours()).isPositive();
+    assertThat(shipped.assumed()).isTrue();
+    assertThat(shipped.effort().runUp()).isPositive();
     assertThat(shipped.perVisit(FunnelStage.DECISION)).isNull();
   }
 
   @Test
   void whatIsSetWeighsEveryGroupAndIsTakenBack() {
     Demand demand = Demand.exactly(1_000L, false, 40.0);
-    Double before = reach.get(site).worth(demand).yield();
+    Double before = reach.get(site).worth(demand, null).yield();
     reach.set(site, settings(60, "1.50"), 0);
-    assertThat(reach.get(site).worth(demand).yield()).isGreaterThan(before);
+    assertThat(reach.get(site).worth(demand, null).yield()).isGreaterThan(before);
     assertThat(reach.get(site).perVisit(FunnelStage.AWARENESS)).isEqualTo(1.5);
     undo.undoLatest(site);
-    assertThat(reach.get(site).worth(demand).yield()).isEqualTo(before);
+    assertThat(reach.get(site).worth(demand, null).yield()).isEqualTo(before);
     assertThat(reach.get(site).hasValues()).isFalse();
+  }
+
+  @Test
+  void whatNobodySaidIsAssumedAndMoreWordsTakeMoreHours() {
+    reach.set(site, new ReachForm("", "2", null, null, "500").settings(), 0);
+    assertThat(reach.get(site).assumed()).isTrue();
+    Effort effort = reach.get(site).effort();
+    assertThat(effort.wordsAnHour()).isEqualTo(500);
+    assertThat(effort.hours(5_000)).isEqualTo(effort.runUp() - effort.writing() + 10);
+    assertThatThrownBy(() -> reach.set(site, new ReachForm("", "2", "", "", "0").settings(), 1))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("10,000");
   }
 
   @Test
@@ -68,20 +82,20 @@ class ReachServiceTest extends ApplicationTest {
   void nonsenseIsRefused(int strength, String value) {
     assertThatThrownBy(() -> reach.set(site, settings(strength, value), 0))
         .isInstanceOf(RefusedException.class);
-    assertThat(reach.get(site).strength()).isEqualTo(ReachService.SHIPPED_STRENGTH);
+    assertThat(reach.get(site).strength()).isEqualTo(Reach.ASSUMED_STRENGTH);
   }
 
   @ParameterizedTest
-  @CsvSource({"abc,", "'',", "2.5,", "20, much"})
+  @CsvSource({"abc,", "2.5,", "20, much"})
   void whatIsNoNumberIsNamed(String strength, String value) {
-    assertThatThrownBy(() -> new ReachForm(strength, value, null, null).settings())
+    assertThatThrownBy(() -> new ReachForm(strength, value, null, null, null).settings())
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining(value == null ? strength : value);
   }
 
   @Test
   void aDecimalCommaIsReadAndTheSameValueAgainIsNoChange() {
-    Settings typed = new ReachForm(" 30 ", "1,5", null, " ").settings();
+    Settings typed = new ReachForm(" 30 ", "1,5", null, " ", " 300 ").settings();
     assertThat(typed.awareness()).isEqualByComparingTo("1.50");
     reach.set(site, typed, 0);
     reach.set(site, typed, 1);
@@ -97,6 +111,11 @@ class ReachServiceTest extends ApplicationTest {
   }
 
   private static Settings settings(int strength, String awareness) {
-    return new Settings(strength, awareness == null ? null : new BigDecimal(awareness), null, null);
+    return new Settings(
+        strength,
+        awareness == null ? null : new BigDecimal(awareness),
+        null,
+        null,
+        Effort.SHIPPED_WORDS_AN_HOUR);
   }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.platform.web.NotFoundException;
@@ -17,12 +18,20 @@ import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
+import osmerin.core.coverage.Covered;
 
 /** What a topic's demand is covered by. */
 class CoverageTest extends ApplicationTest {
+  private static final KeywordFilter COVERED =
+      new KeywordFilter(
+          null, null, null, null, null, null, null, null, null, null, null, "yes", null, null, null,
+          null, null, null, null);
+
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
   @Autowired private ArticleService articles;
+  @Autowired private KeywordMapper keywords;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
 
   @BeforeEach
@@ -46,14 +55,48 @@ class CoverageTest extends ApplicationTest {
     articles.commission(site, new Commission("Starters", type, starter.row().id(), Map.of(), null));
     Overview after = research.overview(site);
     assertThat(after.open()).isEqualTo(2);
-    assertThat(after.topics().get(0).inWork()).isEqualTo(900);
-    assertThat(after.topics().get(0).live()).isZero();
-    assertThat(after.topics().get(0).open()).isEqualTo(900);
+    assertThat(after.topics().get(0).covered().inWork()).isEqualTo(900);
+    assertThat(after.topics().get(0).covered().live()).isZero();
+    assertThat(after.topics().get(0).covered().open()).isEqualTo(900);
     assertThat(after.next())
         .extracting(g -> g.row().name())
         .containsExactly("sourdough bread", "sourdough crumb");
     assertThat(research.open(site)).isEqualTo(2);
     assertThat(research.group(site, starter.row().id()).articles()).hasSize(1);
+  }
+
+  /** The statements that only choose agree with what core calls answered. */
+  @Test
+  void everyPageCallsTheSameGroupsAnswered() {
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    long group = research.overview(site).next().get(0).row().id();
+    for (String set :
+        new String[] {
+          "update round set latest = latest",
+          "update round set stage = 'RETIRED' where article_id = ?",
+          "update round set stage = 'READY' where article_id = ?",
+          "update round set stage = 'LIVE', live_at = now(), live_on = now() where article_id = ?",
+          "update round set stage = 'RETIRED' where article_id = ?",
+          "update round set stage = 'LIVE' where article_id = ?",
+          "update article set archived_at = now() where id = ?"
+        }) {
+      if (set.endsWith("latest")) {
+        articles.commission(site, new Commission("Starters", type, group, Map.of(), null));
+      } else {
+        long id =
+            jdbc.queryForObject(
+                "select id from article where site_id = ?", Long.class, site.siteId());
+        jdbc.update(set, id);
+      }
+      boolean answered = research.group(site, group).coverage().isAnswered();
+      Overview overview = research.overview(site);
+      assertThat(overview.open()).as(set).isEqualTo(answered ? 2 : 3);
+      assertThat(research.open(site)).as(set).isEqualTo(answered ? 2 : 3);
+      assertThat(overview.next()).as(set).hasSize(answered ? 2 : 3);
+      Covered covered = overview.topics().get(0).covered();
+      assertThat(covered.live() + covered.inWork()).as(set).isEqualTo(answered ? 900 : 0);
+      assertThat(keywords.counts(site.siteId(), COVERED).all()).as(set).isEqualTo(answered ? 1 : 0);
+    }
   }
 
   @Test

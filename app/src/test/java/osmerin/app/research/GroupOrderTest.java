@@ -31,10 +31,10 @@ class GroupOrderTest extends ApplicationTest {
         "keyword,volume,difficulty\nbig and hard,5000,95\nsmall and easy,100,5\n"
             + "nobody knows,8000,\nno volume,,10\n";
     imports.importFile(site, "a.csv", file.getBytes(StandardCharsets.UTF_8));
-    reach.set(site, new ReachService.Settings(30, null, null, null), 0);
+    reach.set(site, new ReachService.Settings(30, null, null, null, 250), 0);
     assertThat(names(research.overview(site).next()))
-        .containsExactly("small and easy", "big and hard", "no volume", "nobody knows");
-    reach.set(site, new ReachService.Settings(100, null, null, null), 1);
+        .containsExactly("small and easy", "big and hard", "nobody knows", "no volume");
+    reach.set(site, new ReachService.Settings(100, null, null, null, 250), 1);
     assertThat(names(research.overview(site).next()).get(0)).isEqualTo("big and hard");
   }
 

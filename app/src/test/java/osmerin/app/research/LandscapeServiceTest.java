@@ -13,17 +13,20 @@ import osmerin.app.research.LandscapeService.Picture;
 import osmerin.app.research.LandscapeService.Plot;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
+import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.TopicSummary;
 import osmerin.core.article.Stage;
+import osmerin.core.coverage.Covered;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Volume;
+import osmerin.core.worth.Effort;
 import osmerin.core.worth.SiteReach;
 
 class LandscapeServiceTest {
   private static final Reach REACH =
-      new Reach(25, null, null, null, 0, 8, "post", SiteReach.of(25));
+      new Reach(25, null, null, null, 0, Effort.of(8), "post", false, SiteReach.of(25));
 
   private final LandscapeService pictures = new LandscapeService();
 
@@ -77,17 +80,17 @@ class LandscapeServiceTest {
   void thePlotShowsWhatIsKnownTheHighestYieldOnTop() {
     Plot plot =
         pictures.plot(
-            List.of(group(1, 900L, 20.0), group(2, 500L, 40.0), group(3, null, 40.0)), REACH);
+            new ByYield(List.of(group(1, 900L, 20.0), group(2, 500L, 40.0)), 5, 1), REACH);
     assertThat(plot.groups()).extracting(p -> p.group().row().id()).containsExactly(2L, 1L);
     assertThat(plot.groups().get(1).circle().x())
         .isEqualTo(LandscapeService.PLOT_WIDTH * 20.0 / 100);
-    assertThat(plot.left()).isZero();
+    assertThat(plot.left()).isEqualTo(3);
     assertThat(plot.frame().line()).isEqualTo(LandscapeService.PLOT_WIDTH * 25.0 / 100);
   }
 
   @Test
   void aPlotOfNothingIsAnEmptyFrame() {
-    Plot plot = pictures.plot(List.of(), REACH);
+    Plot plot = pictures.plot(new ByYield(List.of(), 0, 0), REACH);
     assertThat(plot.groups()).isEmpty();
     assertThat(plot.frame().ticks()).isNotEmpty();
   }
@@ -95,13 +98,7 @@ class LandscapeServiceTest {
   private static TopicSummary topic(String name, long searches, long live, long inWork) {
     return new TopicSummary(
         new TopicRow(1, name, null, null, null),
-        3,
-        12,
-        Volume.exactly(searches),
-        false,
-        20.0,
-        live,
-        inWork);
+        new Covered(3, 12, Volume.exactly(searches), false, 20.0, live, inWork));
   }
 
   private static Group group(long id, Long searches, Double difficulty, Boolean... live) {
@@ -126,11 +123,12 @@ class LandscapeServiceTest {
             false,
             null,
             List.of(),
+            null,
             null);
     List<GroupArticle> articles =
         Arrays.stream(live)
             .map(on -> new GroupArticle(id, "XX", 1, "Eels", on ? Stage.LIVE : Stage.DRAFTING, on))
             .toList();
-    return new Group(row, articles, REACH.worth(row.demand()), null);
+    return new Group(row, articles, REACH.worth(row.demand(), null), null);
   }
 }

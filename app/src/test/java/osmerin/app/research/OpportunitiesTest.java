@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.research.ResearchService.Group;
@@ -24,6 +25,7 @@ class OpportunitiesTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
+  @Autowired private JdbcTemplate jdbc;
   @Autowired private GroupMarks marks;
   @Autowired private ArticleService articles;
   private SiteContext site;
@@ -44,11 +46,11 @@ class OpportunitiesTest extends ApplicationTest {
   }
 
   private List<Group> groups(Among among) {
-    return research.byYield(site, among, EACH);
+    return research.byYield(site, among, EACH).groups();
   }
 
   private Group last() {
-    return research.byYield(site, Among.ALL, GROUPS + 2).stream()
+    return research.byYield(site, Among.ALL, GROUPS).groups().stream()
         .filter(g -> g.row().searches() != null && g.row().searches() == 9_000 - GROUPS + 1)
         .findFirst()
         .orElseThrow();
@@ -88,11 +90,29 @@ class OpportunitiesTest extends ApplicationTest {
 
   @Test
   void whatCannotBePlottedIsCountedUnderTheSameFilters() {
-    assertThat(research.countUnweighed(site, Among.ALL)).isEqualTo(2);
-    assertThat(research.countUnweighed(site, new Among(null, SearchIntent.TRANSACTIONAL, false)))
-        .isZero();
-    assertThat(research.countUnweighed(site, new Among(null, SearchIntent.INFORMATIONAL, true)))
-        .isEqualTo(2);
-    assertThat(research.countUnweighed(site, new Among(999_999L, null, false))).isZero();
+    assertThat(unknown(Among.ALL)).isEqualTo(2);
+    assertThat(unknown(new Among(null, SearchIntent.TRANSACTIONAL, false))).isZero();
+    assertThat(unknown(new Among(null, SearchIntent.INFORMATIONAL, true))).isEqualTo(2);
+    assertThat(unknown(new Among(999_999L, null, false))).isZero();
+  }
+
+  private int unknown(Among among) {
+    return research.byYield(site, among, 5).unknown();
+  }
+
+  @Test
+  void fewerHoursBringAGroupForwardHoweverFewSearchIt() {
+    Group last = last();
+    assertThat(groups(Among.ALL)).extracting(g -> g.row().id()).doesNotContain(last.row().id());
+    jdbc.update(
+        "insert into evidence (site_id, phrase, normal, simulated, fetched_at, words_low,"
+            + " words_target, words_high) values (?, ?, ?, true, now(), 1, 20, 30)",
+        site.siteId(),
+        last.row().name(),
+        last.row().name());
+    assertThat(groups(Among.ALL))
+        .filteredOn(g -> g.row().id() == last.row().id())
+        .singleElement()
+        .satisfies(g -> assertThat(g.worth().hours()).isLessThan(last.worth().hours()));
   }
 }

@@ -129,18 +129,32 @@ public final class PageMatcher {
    * named, by words the likeliest one; none when nothing speaks for any.
    */
   public Map<String, List<PageMatch>> matches() {
+    return matches(titles());
+  }
+
+  /** The same, with what {@link #titles} found. */
+  public Map<String, List<PageMatch>> matches(Map<String, PageMatch> titles) {
     Map<String, List<PageMatch>> matches = new HashMap<>();
-    List<Page> unranked =
-        byAddress.values().stream().filter(page -> !ranking.containsKey(page.key())).toList();
-    Map<String, PageMatch> meant = nearness == null ? Map.of() : byMeaning(unranked, nearness);
     for (Page page : byAddress.values()) {
       Map<String, Tally> tallies = ranking.get(page.key());
-      PageMatch near = meant.get(page.key());
+      PageMatch title = titles.get(page.key());
       matches.put(
           page.key(),
-          tallies != null ? byPages(tallies) : near != null ? List.of(near) : byWords(page));
+          tallies != null ? byPages(tallies) : title != null ? List.of(title) : List.of());
     }
     return matches;
+  }
+
+  /** The group that the title of each page tells by its key, whatever the page ranks for. */
+  public Map<String, PageMatch> titles() {
+    Map<String, PageMatch> titles = new HashMap<>();
+    for (Page page : byAddress.values()) {
+      byWords(page).forEach(match -> titles.put(page.key(), match));
+    }
+    if (nearness != null) {
+      titles.putAll(byMeaning(List.copyOf(byAddress.values()), nearness));
+    }
+    return titles;
   }
 
   /** The group nearest to the title of each page, of those that are near enough. */
