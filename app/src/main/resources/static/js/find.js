@@ -3,8 +3,13 @@ const dialog = () => document.querySelector("#find-dialog");
 const field = () => document.querySelector("#find-field");
 const options = () => [...document.querySelectorAll("#found .found")];
 
+// What was found is for this text; Enter waits until it is for what stands in the field.
+let answered = "";
+let entered = false;
+
 function show() {
   field().value = "";
+  entered = false;
   dialog().showModal();
   htmx.trigger(field(), "looked");
 }
@@ -46,9 +51,29 @@ document.addEventListener("keydown", (event) => {
   }
 });
 
+function goToChosen() {
+  if (answered !== field().value) {
+    entered = true;
+    return;
+  }
+  entered = false;
+  const chosen = options().find((option) => option.getAttribute("aria-selected") === "true");
+  if (chosen) go(chosen);
+}
+
+document.addEventListener("htmx:afterSettle", (event) => {
+  const asked = event.detail.requestConfig;
+  if (asked?.elt?.id !== "find-field") return;
+  answered = asked.parameters.q ?? "";
+  if (entered) goToChosen();
+});
+
+document.addEventListener("input", (event) => {
+  if (event.target.id === "find-field") entered = false;
+});
+
 document.addEventListener("submit", (event) => {
   if (!event.target.matches("[data-find-form]")) return;
   event.preventDefault();
-  const chosen = options().find((option) => option.getAttribute("aria-selected") === "true");
-  if (chosen) go(chosen);
+  goToChosen();
 });

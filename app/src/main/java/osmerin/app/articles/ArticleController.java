@@ -174,8 +174,9 @@ class ArticleController {
       @PathVariable ReferenceNumber number,
       @RequestParam("to") Stage wanted,
       @RequestParam Stage seen,
+      @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
-    Stage now = edits.move(site, number.number(), wanted, seen);
+    Stage now = edits.move(site, number.number(), wanted, seen, anyway);
     Foot.say(to, number + " moved from " + seen.label() + " to " + now.label() + ".");
     return back(site, number);
   }
@@ -231,7 +232,7 @@ class ArticleController {
       Model model,
       HttpServletResponse response) {
     DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
-    if (change instanceof DateChange.Impossible impossible) {
+    if (change instanceof DateChange.Refused impossible) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("impossible", impossible);
       return page(site, articles.page(site, number.number(), null), model);
@@ -255,8 +256,10 @@ class ArticleController {
       @RequestParam(required = false) @Nullable List<Integer> marked,
       @RequestParam BulkEdits.What what,
       @RequestParam(required = false) @Nullable String value,
+      @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
-    BulkEdits.Outcome outcome = bulk.change(site, marked == null ? List.of() : marked, what, value);
+    BulkEdits.Outcome outcome =
+        bulk.change(site, marked == null ? List.of() : marked, what, value, anyway);
     Foot.say(to, outcome.sentence());
     to.addFlashAttribute("left", outcome.left());
     return "redirect:" + site.base() + "/articles";

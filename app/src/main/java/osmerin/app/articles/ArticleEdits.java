@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.In;
@@ -19,12 +20,12 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
+import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
-import osmerin.core.runup.Course;
 import osmerin.core.runup.PlannedStep;
-import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
+import osmerin.core.text.Counted;
 
 /**
  * Changes of one article: each proves the right, refuses what somebody else was faster with, keeps
@@ -175,12 +176,8 @@ public class ArticleEdits {
     refuseIfLive(round);
     if (to != null && !allTheSame) {
       BackPlan plan = looking.planWith(context, round, to);
-      if (plan.course() == Course.IMPOSSIBLE) {
-        return new DateChange.Impossible(
-            round,
-            to,
-            plan.deciding().stream().map(RunUpStep::name).toList(),
-            plan.earliestPublishDate());
+      if (Impossible.is(plan)) {
+        return new DateChange.Refused(round, Impossible.of(plan, to));
       }
     }
     if (!Objects.equals(round.publishDate(), from)) {
@@ -235,9 +232,11 @@ public class ArticleEdits {
    * editors say that something is Ready, or take that back.
    *
    * @param seen the stage the person saw
+   * @param anyway move it though steps are to be done that the stage takes for done
+   * @throws AskException when there are such steps and it is not to be moved anyway
    */
   @Transactional
-  public Stage move(SiteContext context, int number, Stage to, Stage seen) {
+  public Stage move(SiteContext context, int number, Stage to, Stage seen, boolean anyway) {
     Round round = looking.get(context, number);
     requireWork(context, round);
     if (round.stage() != seen) {
@@ -250,6 +249,9 @@ public class ArticleEdits {
           who(context, number, STAGE),
           now);
     }
+    if (!anyway && to != seen) {
+      askOfOpenSteps(context, to, List.of(round));
+    }
     List<Change> changes = stage(context, round, to);
     history.note(
         context,
@@ -257,6 +259,34 @@ public class ArticleEdits {
         "%s moved from %s to %s.".formatted(round.reference(), seen.label(), to.label()),
         changes);
     return to;
+  }
+
+  /** A stage in which nothing is left to do asks for the steps that are; once for all articles. */
+  void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
+    if (to.phase() != Phase.SET) {
+      return;
+    }
+    List<PlannedRound> open =
+        looking.planned(context, rounds).stream()
+            .filter(planned -> planned.round().stage() != to && planned.plan().isOpen())
+            .toList();
+    if (open.size() == 1) {
+      Round one = open.get(0).round();
+      throw new AskException(
+          "%s still has steps to do. It counts as in hand until they are done."
+              .formatted(one.reference()),
+          open.get(0).openSteps(),
+          "Move to " + to.label() + " anyway");
+    }
+    if (!open.isEmpty()) {
+      throw new AskException(
+          "%s still have steps to do. They count as in hand until those are done."
+              .formatted(Counted.of(open.size(), "article")),
+          open.stream()
+              .map(p -> p.round().reference() + ": " + String.join(", ", p.openSteps()))
+              .toList(),
+          "Move to " + to.label() + " anyway");
+    }
   }
 
   /** Without an entry of its own; none when nothing changes. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,7 @@ import osmerin.app.site.SiteService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
+import osmerin.core.runup.RunUp;
 import osmerin.core.runup.StepRole;
 
 /** Articles, their rounds, steps, stages and dates. */
@@ -114,6 +116,17 @@ public class ArticleService {
             "round " + round.ordinal()));
     notices.commissioned(context, round);
     return round;
+  }
+
+  /** Why a round of this type that begins today cannot be published on a day; empty if it can. */
+  public Optional<Impossible> impossible(
+      SiteContext context, Kind kind, long typeId, @Nullable LocalDate publishDate) {
+    if (publishDate == null) {
+      return Optional.empty();
+    }
+    RunUp runUp = types.runUp(type(context, kind, typeId));
+    BackPlan plan = planner(context.site()).fresh(runUp, publishDate);
+    return Impossible.is(plan) ? Optional.of(Impossible.of(plan, publishDate)) : Optional.empty();
   }
 
   private void beginRound(
@@ -233,7 +246,12 @@ public class ArticleService {
   }
 
   private PlannedRound planned(SiteContext context, Round round) {
-    return plan(context.site(), List.of(round)).get(0);
+    return planned(context, List.of(round)).get(0);
+  }
+
+  /** Rounds with their steps worked out for today. */
+  List<PlannedRound> planned(SiteContext context, List<Round> rounds) {
+    return plan(context.site(), rounds);
   }
 
   private List<PlannedRound> plan(Site site, List<Round> rounds) {

@@ -10,6 +10,8 @@ import osmerin.core.runup.RunUpStep;
 interface ArticleTypeMapper {
   List<ArticleType> list(@Param("siteId") long siteId, @Param("kind") Kind kind);
 
+  List<RunUpStep> steps(@Param("typeId") long typeId);
+
   long insert(
       @Param("siteId") long siteId,
       @Param("name") String name,

@@ -21,6 +21,11 @@ public class ArticleTypeService {
     return types.list(siteId, kind);
   }
 
+  /** The run-up of a type. */
+  RunUp runUp(ArticleType type) {
+    return new RunUp(type.name(), type.cushion(), types.steps(type.id()));
+  }
+
   /** Gives a new site the types and depths that Osmerin ships. */
   @Transactional
   public void shipTo(long siteId) {

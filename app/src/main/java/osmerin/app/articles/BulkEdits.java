@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -75,10 +76,16 @@ public class BulkEdits {
    * Changes articles; those that cannot be changed are left and named.
    *
    * @param value the stage, the person's id or nothing, the number of days, the type's id
+   * @param anyway move to a stage though steps are to be done that the stage takes for done
+   * @throws AskException when there are such steps and they are not to be moved anyway
    */
   @Transactional
   public Outcome change(
-      SiteContext context, Collection<Integer> numbers, What what, @Nullable String value) {
+      SiteContext context,
+      Collection<Integer> numbers,
+      What what,
+      @Nullable String value,
+      boolean anyway) {
     context.require(Right.EDIT);
     if (numbers.isEmpty()) {
       throw new RefusedException("Mark the articles first, with Space or the box before each.");
@@ -90,7 +97,11 @@ public class BulkEdits {
     List<Change> changes = new ArrayList<>();
     List<String> left = new ArrayList<>();
     int changed = 0;
-    for (Round round : looking.byNumbers(context, numbers)) {
+    List<Round> rounds = looking.byNumbers(context, numbers);
+    if (what == What.STAGE && !anyway) {
+      edits.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
+    }
+    for (Round round : rounds) {
       try {
         List<Change> these = edit.of(round);
         changes.addAll(these);

@@ -37,6 +37,8 @@ public class CommissionForm {
    * What a person typed.
    *
    * @param again commission it although the group has an article
+   * @param use the publish date that was offered instead of the one typed
+   * @param anyway commission it although it cannot be published on its date
    */
   public record Answers(
       @Nullable String title,
@@ -46,7 +48,14 @@ public class CommissionForm {
       @Nullable Long writer,
       @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate publishDate,
       @Nullable Boolean again,
-      @Nullable Long group) {}
+      @Nullable Long group,
+      @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate use,
+      @Nullable Boolean anyway) {
+    /** The publish date that is wanted. */
+    @Nullable LocalDate date() {
+      return use != null ? use : publishDate;
+    }
+  }
 
   /**
    * Where the article comes from.
@@ -85,7 +94,9 @@ public class CommissionForm {
         only(people, Role.WRITER),
         null,
         false,
-        null);
+        null,
+        null,
+        false);
   }
 
   /** Where one person alone has a role, nobody needs to be asked who does it. */
@@ -118,7 +129,11 @@ public class CommissionForm {
       RedirectAttributes to,
       Function<Commission, Round> commissioning) {
     Map<String, String> faults = faults(answers, origin);
-    if (faults.isEmpty()) {
+    Optional<Impossible> impossible =
+        faults.isEmpty() && !Boolean.TRUE.equals(answers.anyway())
+            ? articles.impossible(site, Kind.NEW, answers.type(), answers.date())
+            : Optional.empty();
+    if (faults.isEmpty() && impossible.isEmpty()) {
       Round round = commissioning.apply(commission(answers, origin));
       PlannedRound planned = articles.page(site, round.number(), null).planned();
       Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
@@ -126,6 +141,7 @@ public class CommissionForm {
     }
     response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
     model.addAttribute("faults", faults);
+    model.addAttribute("impossible", impossible.orElse(null));
     return show(site, answers, origin, model);
   }
 
@@ -136,7 +152,7 @@ public class CommissionForm {
         answers.type(),
         origin.groupId() != null ? origin.groupId() : near,
         ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
-        answers.publishDate());
+        answers.date());
   }
 
   /** Of the groups that were offered the one that was chosen. */

@@ -10,12 +10,18 @@ public sealed interface DateChange {
   record Done(Round round, @Nullable LocalDate from, @Nullable LocalDate to)
       implements DateChange {}
 
-  /**
-   * Nothing was changed: there is no time for the steps.
-   *
-   * @param deciding names of the steps that decide
-   * @param earliest the earliest possible date
-   */
-  record Impossible(Round round, LocalDate wanted, List<String> deciding, LocalDate earliest)
-      implements DateChange {}
+  /** Nothing was changed: there is no time for the steps. */
+  record Refused(Round round, Impossible why) implements DateChange {
+    public LocalDate wanted() {
+      return why.wanted();
+    }
+
+    public List<String> deciding() {
+      return why.deciding();
+    }
+
+    public LocalDate earliest() {
+      return why.earliest();
+    }
+  }
 }

@@ -2,9 +2,11 @@ package osmerin.app.articles;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Standing;
 import osmerin.core.pace.PacedArticle;
 import osmerin.core.runup.BackPlan;
+import osmerin.core.runup.PlannedStep;
 
 /**
  * A round with its steps worked out for today.
@@ -16,14 +18,27 @@ public record PlannedRound(
 
   /** What the month's pace counts. */
   public PacedArticle paced() {
-    boolean set =
-        standing.state() == Standing.State.SET || standing.state() == Standing.State.NOT_PUBLISHED;
-    LocalDate earliest = set ? today : plan.earliestPublishDate();
+    boolean ready = standing.state() == Standing.State.NOT_PUBLISHED;
+    LocalDate earliest = ready ? today : plan.earliestPublishDate();
     return new PacedArticle(
-        round.publishDate(),
-        round.liveOn(),
-        standing.course(),
-        set,
-        round.isLive() ? null : earliest);
+        round.publishDate(), round.liveOn(), standing, round.isLive() ? null : earliest);
+  }
+
+  /** The slack of a step; a published article has none left to lose. */
+  public @Nullable Integer slack(PlannedStep step) {
+    return round.isLive() ? null : step.slack();
+  }
+
+  /** Whether a step is overdue; once the article is live only a follow-up can be. */
+  public boolean isOverdue(PlannedStep step) {
+    return !step.done()
+        && (!round.isLive() || step.step().followUp())
+        && step.due() != null
+        && step.due().isBefore(today);
+  }
+
+  /** The names of the steps before publishing that are to be done yet. */
+  public List<String> openSteps() {
+    return plan.open().stream().map(step -> step.step().name()).toList();
   }
 }

@@ -35,6 +35,11 @@ final class RoundPlanner {
     return new PlannedRound(round, steps, plan, standing, today);
   }
 
+  /** The plan of a round that begins today. */
+  BackPlan fresh(RunUp runUp, LocalDate publishDate) {
+    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendar, Map.of()));
+  }
+
   /** The plan that the round would have with another publish date. */
   BackPlan backPlan(Round round, List<StepRow> steps, @Nullable LocalDate publishDate) {
     RunUp runUp =

@@ -35,6 +35,7 @@ import osmerin.app.inventory.LiveMatching;
 import osmerin.app.live.PublishService;
 import osmerin.app.live.RefreshService;
 import osmerin.app.pitches.PitchService;
+import osmerin.app.plan.KeptMonths;
 import osmerin.app.plan.MonthService;
 import osmerin.app.plan.Targets;
 import osmerin.app.platform.security.SignedIn;
@@ -85,6 +86,7 @@ public class DemoLoader implements ApplicationRunner {
   private final RefreshService refreshing;
   private final PitchService pitches;
   private final MonthService months;
+  private final KeptMonths kept;
   private final DemoMapper ageing;
   private final SecondDemoSite second;
   private final Clock clock;
@@ -106,6 +108,7 @@ public class DemoLoader implements ApplicationRunner {
       RefreshService refreshing,
       PitchService pitches,
       MonthService months,
+      KeptMonths kept,
       DemoMapper ageing,
       SecondDemoSite second,
       Clock clock) {
@@ -125,6 +128,7 @@ public class DemoLoader implements ApplicationRunner {
     this.refreshing = refreshing;
     this.pitches = pitches;
     this.months = months;
+    this.kept = kept;
     this.ageing = ageing;
     this.second = second;
     this.clock = clock;
@@ -165,6 +169,7 @@ public class DemoLoader implements ApplicationRunner {
       ageing.ageOpenArticles(begun);
       ageing.ageOpenRounds();
       ageing.thinNotices();
+      kept.keep(site.id(), month.month());
       people.forEach((name, id) -> ageing.setMail(id, login(name) + "@marlpit.example"));
     }
 
@@ -285,7 +290,7 @@ public class DemoLoader implements ApplicationRunner {
 
     private void stage(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(as("Tamsin Okoro"), round.number(), at.next().orElseThrow(), at);
+        edits.move(as("Tamsin Okoro"), round.number(), at.next().orElseThrow(), at, true);
       }
     }
 

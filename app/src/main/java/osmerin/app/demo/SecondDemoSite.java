@@ -176,7 +176,7 @@ class SecondDemoSite {
 
     private void move(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(as(WRITES, Role.EDITOR), round.number(), at.next().orElseThrow(), at);
+        edits.move(as(WRITES, Role.EDITOR), round.number(), at.next().orElseThrow(), at, true);
       }
     }
   }

@@ -3,6 +3,7 @@ package osmerin.app.live;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
@@ -14,15 +15,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Impossible;
 import osmerin.app.articles.Publishing;
 import osmerin.app.articles.Round;
 import osmerin.app.live.PublishService.Outcome;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
 
 /** What is live, publishing, and opening a refresh. */
@@ -116,6 +120,17 @@ class LiveController {
     return back(site, number);
   }
 
+  private static void ask(Impossible impossible) {
+    throw new AskException(
+        "It cannot be published on %s, because there is no time for these steps. The earliest possible date is %s."
+            .formatted(In.day(impossible.wanted()), In.day(impossible.earliest())),
+        impossible.deciding(),
+        "Keep " + In.day(impossible.wanted()) + " anyway",
+        new AskException.Instead(
+            "Use " + In.day(impossible.earliest()),
+            Map.of("date", impossible.earliest().toString())));
+  }
+
   @PostMapping("/articles/{number}/refresh")
   @Needs(Right.COMMISSION)
   String refresh(
@@ -124,7 +139,11 @@ class LiveController {
       @RequestParam long depth,
       @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
           @Nullable LocalDate date,
+      @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
+    if (!anyway) {
+      articles.impossible(site, Kind.REFRESH, depth, date).ifPresent(LiveController::ask);
+    }
     Round round = refreshing.begin(site, number.number(), depth, date);
     String when = date == null ? "" : ", to be published on " + In.day(date);
     Foot.say(

@@ -37,9 +37,16 @@ public class MonthService implements Reversal {
   private final ArticleService articles;
   private final SiteService sites;
   private final TargetMapper targets;
+  private final KeptMonths kept;
   private final History history;
 
-  MonthService(ArticleService articles, SiteService sites, TargetMapper targets, History history) {
+  MonthService(
+      ArticleService articles,
+      SiteService sites,
+      TargetMapper targets,
+      KeptMonths kept,
+      History history) {
+    this.kept = kept;
     this.articles = articles;
     this.sites = sites;
     this.targets = targets;
@@ -50,13 +57,14 @@ public class MonthService implements Reversal {
     List<PlannedRound> rounds = articles.inDays(context, month.atDay(1), month.atEndOfMonth());
     WorkCalendar calendar = sites.calendar(context.site());
     Map<Kind, Integer> wanted = wanted(context, month);
+    KeptPlan plan = kept.of(context, month);
     LocalDate today = context.today();
     return new Month(
         month,
         today,
         rounds,
-        pace(month, Kind.NEW, wanted, rounds, today, calendar),
-        pace(month, Kind.REFRESH, wanted, rounds, today, calendar));
+        pace(month, Kind.NEW, wanted, rounds, plan, today, calendar),
+        pace(month, Kind.REFRESH, wanted, rounds, plan, today, calendar));
   }
 
   private Map<Kind, Integer> wanted(SiteContext context, YearMonth month) {
@@ -69,12 +77,14 @@ public class MonthService implements Reversal {
       Kind kind,
       Map<Kind, Integer> wanted,
       List<PlannedRound> rounds,
+      KeptPlan plan,
       LocalDate today,
       WorkCalendar calendar) {
     return Pace.of(
         month,
         wanted.getOrDefault(kind, 0),
         rounds.stream().filter(p -> p.round().kind() == kind).map(PlannedRound::paced).toList(),
+        plan.of(kind),
         today,
         calendar);
   }

@@ -159,7 +159,7 @@ class PlanController {
       HttpServletResponse response) {
     try {
       DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
-      if (change instanceof DateChange.Impossible impossible) {
+      if (change instanceof DateChange.Refused impossible) {
         model.addAttribute("impossible", impossible);
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
         return calendar(site, parsed(month), model);

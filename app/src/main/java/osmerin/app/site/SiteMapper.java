@@ -18,6 +18,8 @@ interface SiteMapper {
 
   List<Site> of(@Param("personId") long personId);
 
+  List<Site> all();
+
   List<LocalDate> holidays(@Param("siteId") long siteId);
 
   long insert(

@@ -82,6 +82,11 @@ public class SiteService {
     return sites.of(personId);
   }
 
+  /** Every site, for what Osmerin does by itself. */
+  public List<Site> all() {
+    return sites.all();
+  }
+
   /** The site that the current request has been let into, if any. */
   public Optional<SiteContext> current() {
     return Optional.ofNullable(RequestContextHolder.getRequestAttributes())

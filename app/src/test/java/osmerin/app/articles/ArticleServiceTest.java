@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
@@ -48,8 +49,8 @@ class ArticleServiceTest extends ApplicationTest {
     Round round = commission("Soon", null);
     LocalDate tomorrow = site.today().plusDays(1);
     DateChange change = edits.setPublishDate(site, round.number(), null, tomorrow, false);
-    assertThat(change).isInstanceOf(DateChange.Impossible.class);
-    DateChange.Impossible impossible = (DateChange.Impossible) change;
+    assertThat(change).isInstanceOf(DateChange.Refused.class);
+    DateChange.Refused impossible = (DateChange.Refused) change;
     assertThat(impossible.deciding()).contains("Write the draft");
     assertThat(articles.get(site, round.number()).publishDate()).isNull();
     assertThat(edits.setPublishDate(site, round.number(), null, impossible.earliest(), false))
@@ -102,24 +103,52 @@ class ArticleServiceTest extends ApplicationTest {
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs() + conflict.yours()).isEqualTo("RenamedMine"));
-    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED);
-    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED))
+    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    assertThatThrownBy(
+            () -> edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs()).isEqualTo("Briefed"));
   }
 
   @Test
+  void readyAsksForTheStepsThatAreToDo() {
+    Round round = commission("Asked", null);
+    assertThatThrownBy(
+            () -> edits.move(site, round.number(), Stage.READY, Stage.COMMISSIONED, false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> assertThat(ask.points()).contains("Write the brief", "Read the proof"));
+    assertThat(articles.get(site, round.number()).stage()).isEqualTo(Stage.COMMISSIONED);
+    edits.move(site, round.number(), Stage.EDITING, Stage.COMMISSIONED, false);
+    edits.move(site, round.number(), Stage.READY, Stage.EDITING, true);
+    assertThat(articles.get(site, round.number()).stage()).isEqualTo(Stage.READY);
+  }
+
+  @Test
+  void anImpossibleDateIsKnownBeforeARoundBegins() {
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    LocalDate today = site.today();
+    Impossible impossible = articles.impossible(site, Kind.NEW, post, today).orElseThrow();
+    assertThat(impossible.deciding()).contains("Write the draft");
+    assertThat(articles.impossible(site, Kind.NEW, post, impossible.earliest())).isEmpty();
+    assertThat(articles.impossible(site, Kind.NEW, post, null)).isEmpty();
+    Round round = commission("Begun", impossible.earliest());
+    assertThat(articles.page(site, round.number(), null).planned().plan().earliestPublishDate())
+        .isEqualTo(impossible.earliest());
+  }
+
+  @Test
   void stagesKeepWhoAndWhen() {
     Round round = commission("Moved", null);
-    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED);
-    edits.move(site, round.number(), Stage.COMMISSIONED, Stage.BRIEFED);
+    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    edits.move(site, round.number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
     ArticlePage page = articles.page(site, round.number(), null);
     assertThat(page.moves())
         .extracting(StageMove::toStage)
         .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
-    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.LIVE, Stage.COMMISSIONED))
+    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.LIVE, Stage.COMMISSIONED, true))
         .isInstanceOf(RefusedException.class);
   }
 

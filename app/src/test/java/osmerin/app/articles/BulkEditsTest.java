@@ -17,6 +17,7 @@ import osmerin.app.articles.BulkEdits.What;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Role;
@@ -45,7 +46,7 @@ class BulkEditsTest extends ApplicationTest {
 
   @Test
   void datesMoveTogetherAndWhatHasNoneIsLeftAndNamed() {
-    Outcome outcome = bulk.change(site, List.of(1, 2, 3), What.DAYS, "7");
+    Outcome outcome = bulk.change(site, List.of(1, 2, 3), What.DAYS, "7", false);
     assertThat(outcome.sentence()).isEqualTo("2 articles moved by 7 days.");
     assertThat(outcome.left()).singleElement().asString().contains("-0003", "no date");
     assertThat(dates()).containsExactly(day.plusDays(7), day.plusDays(8), null);
@@ -56,7 +57,7 @@ class BulkEditsTest extends ApplicationTest {
   @Test
   void aBulkChangeIsOneEntryForAllAndReadableOnEach() {
     long before = history.count(site, Asked.ALL);
-    bulk.change(site, List.of(1, 3), What.STAGE, "DRAFTING");
+    bulk.change(site, List.of(1, 3), What.STAGE, "DRAFTING", false);
     assertThat(history.count(site, Asked.ALL)).isEqualTo(before + 1);
     assertThat(history.entries(site, Asked.of(osmerin.app.history.Thing.ARTICLE, 3), 0, 1).get(0))
         .satisfies(e -> assertThat(e.sentence()).isEqualTo("2 articles moved to Drafting."));
@@ -66,15 +67,36 @@ class BulkEditsTest extends ApplicationTest {
   }
 
   @Test
+  void readyAsksOnceForAllThatHaveStepsToDo() {
+    articles
+        .page(site, 2, null)
+        .planned()
+        .steps()
+        .forEach(step -> edits.tick(site, 2, step.key(), true));
+    assertThatThrownBy(() -> bulk.change(site, List.of(1, 2, 3), What.STAGE, "READY", false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> {
+              assertThat(ask).hasMessageStartingWith("2 articles still have steps to do");
+              assertThat(ask.points()).hasSize(2);
+              assertThat(ask.points().get(1)).contains("0003: ").contains("Write the draft");
+            });
+    assertThat(stages()).containsOnly(Stage.COMMISSIONED);
+    assertThat(bulk.change(site, List.of(2), What.STAGE, "READY", false).left()).isEmpty();
+    bulk.change(site, List.of(1, 2, 3), What.STAGE, "READY", true);
+    assertThat(stages()).containsOnly(Stage.READY);
+  }
+
+  @Test
   void peopleTypeAndArchive() {
-    bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()));
+    bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()), false);
     assertThat(articles.get(site, 2).writerId()).isEqualTo(site.personId());
     assertThat(articles.get(site, 3).writerId()).isNull();
     long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
-    bulk.change(site, List.of(1), What.TYPE, String.valueOf(guide));
+    bulk.change(site, List.of(1), What.TYPE, String.valueOf(guide), false);
     assertThat(articles.get(site, 1).typeName())
         .isEqualTo(types.list(site.siteId(), Kind.NEW).get(1).name());
-    bulk.change(site, List.of(1, 2, 3), What.ARCHIVE, null);
+    bulk.change(site, List.of(1, 2, 3), What.ARCHIVE, null, false);
     assertThat(articles.countArchived(site)).isEqualTo(3);
     undo.undoLatest(site);
     assertThat(articles.countArchived(site)).isZero();
@@ -93,7 +115,7 @@ class BulkEditsTest extends ApplicationTest {
   void aValueThatCannotBeChangesNothing(What what, String value) {
     String before = dates() + "" + stages();
     try {
-      assertThat(bulk.change(site, List.of(1, 2), what, value).left()).hasSize(2);
+      assertThat(bulk.change(site, List.of(1, 2), what, value, false).left()).hasSize(2);
     } catch (RefusedException e) {
       assertThat(e.getMessage()).isNotBlank();
     }
@@ -103,13 +125,13 @@ class BulkEditsTest extends ApplicationTest {
   @Test
   void onlyForEditorsAndOnlyOnTheirSite() {
     SiteContext writer = join(site.site(), "Wim Asare", Role.WRITER);
-    assertThatThrownBy(() -> bulk.change(writer, List.of(1), What.ARCHIVE, null))
+    assertThatThrownBy(() -> bulk.change(writer, List.of(1), What.ARCHIVE, null, false))
         .isInstanceOf(ForbiddenException.class);
     SiteContext other = emptySite();
-    assertThat(bulk.change(other, List.of(1, 2, 3), What.ARCHIVE, null).sentence())
+    assertThat(bulk.change(other, List.of(1, 2, 3), What.ARCHIVE, null, false).sentence())
         .startsWith("0 articles");
     assertThat(articles.countArchived(site)).isZero();
-    assertThatThrownBy(() -> bulk.change(site, List.of(), What.ARCHIVE, null))
+    assertThatThrownBy(() -> bulk.change(site, List.of(), What.ARCHIVE, null, false))
         .hasMessageContaining("Mark the articles first");
   }
 

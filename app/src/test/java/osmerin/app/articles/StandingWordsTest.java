@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.platform.web.In;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -19,6 +20,7 @@ import osmerin.core.workday.WorkCalendar;
 
 /** How an article stands, from the database to the words on the page. */
 class StandingWordsTest extends ApplicationTest {
+  @Autowired private JdbcTemplate jdbc;
   @Autowired private ArticleService articles;
   @Autowired private Publishing publishing;
   private SiteContext site;
@@ -40,7 +42,7 @@ class StandingWordsTest extends ApplicationTest {
   }
 
   @Test
-  void onCourseItSaysTheDaysToSpare() {
+  void onCourseItSaysItsSlack() {
     PlannedRound planned = planned(commission(site.today().plusWeeks(8)));
     assertThat(planned.standing().state()).isEqualTo(State.ON_COURSE);
     assertThat(StandingWords.words(planned)).matches("\\d+ days");
@@ -67,9 +69,34 @@ class StandingWordsTest extends ApplicationTest {
     edits.setPublishDate(site, round.number(), friday, site.today().minusDays(1), true);
     PlannedRound past = planned(round);
     assertThat(StandingWords.words(past)).isEqualTo("not published");
-    assertThat(past.paced().set()).isTrue();
+    assertThat(past.paced().earliest()).isEqualTo(site.today());
     edits.setPublishDate(site, round.number(), site.today().minusDays(1), null, true);
     assertThat(StandingWords.words(planned(round))).isEqualTo("ready, no date");
+  }
+
+  /** Four moves once turned a lost article into a planned one. */
+  @Test
+  void readyWithStepsToDoStandsAsItDidBefore() {
+    Round round = commission(calendar.onOrAfter(site.today()));
+    String before = StandingWords.words(planned(round));
+    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
+      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
+    }
+    assertThat(StandingWords.words(planned(round))).isEqualTo(before);
+  }
+
+  @Test
+  void onceLiveNoStepHasSlackAndOnlyAFollowUpIsOverdue() {
+    Round round = commission(calendar.onOrAfter(site.today()));
+    jdbc.update(
+        "update round set stage = 'LIVE', live_at = now() - interval '300 days', live_on = now() - interval '300 days' where id = ?",
+        round.id());
+    PlannedRound live = planned(round);
+    assertThat(live.plan().steps())
+        .isNotEmpty()
+        .allSatisfy(step -> assertThat(live.slack(step)).isNull())
+        .filteredOn(live::isOverdue)
+        .allMatch(step -> step.step().followUp());
   }
 
   @Test
@@ -109,8 +136,9 @@ class StandingWordsTest extends ApplicationTest {
   }
 
   private void toReady(Round round) {
+    planned(round).steps().forEach(step -> edits.tick(site, round.number(), step.key(), true));
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.number(), at.next().orElseThrow(), at);
+      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
     }
   }
 

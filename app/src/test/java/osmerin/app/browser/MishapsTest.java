@@ -66,7 +66,7 @@ class MishapsTest extends BrowserTest {
     assertThat(browser.text(".warning")).contains("Write the draft", "earliest possible date");
     assertThat(browser.path()).endsWith("/articles/" + number);
     assertThat(browser.text(".above")).contains("no publish date");
-    browser.press("Take ");
+    browser.press("Use ");
     browser.waitForText("#foot", "is to be published on");
     assertThat(browser.text(".above")).contains("publish ");
     assertThat(browser.has(".warning")).isFalse();

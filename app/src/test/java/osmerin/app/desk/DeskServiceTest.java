@@ -87,9 +87,9 @@ class DeskServiceTest extends ApplicationTest {
     pitches.pitch(writer, "Why eels turn");
     assertThat(whats(owner)).containsExactly("Commission");
     assertThat(whats(writer)).isEmpty();
-    edits.move(owner, round.number(), Stage.EDITING, Stage.COMMISSIONED);
+    edits.move(owner, round.number(), Stage.EDITING, Stage.COMMISSIONED, true);
     assertThat(whats(editor)).containsExactly("Review");
-    edits.move(owner, round.number(), Stage.READY, Stage.EDITING);
+    edits.move(owner, round.number(), Stage.READY, Stage.EDITING, true);
     assertThat(whats(editor)).isEmpty();
     drafts.save(owner, articles.get(owner, round.number()), "Words.", 0);
     BLOG.set(Line.DOWN);
@@ -112,7 +112,7 @@ class DeskServiceTest extends ApplicationTest {
   void whereILeftOffIsMineAndTheNewsIsTheOthers() {
     Round first = commission(null);
     Round second = commission(null);
-    edits.move(writer, first.number(), Stage.BRIEFED, Stage.COMMISSIONED);
+    edits.move(writer, first.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
     edits.rename(editor, second.number(), "Elvers", second.version());
     assertThat(desk(writer).leftOff()).extracting(Round::number).containsExactly(first.number());
     assertThat(desk(writer).news()).extracting(Entry::sentence).anyMatch(s -> s.contains("Elvers"));

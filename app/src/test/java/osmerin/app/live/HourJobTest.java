@@ -54,7 +54,7 @@ class HourJobTest extends ApplicationTest {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     articles.commission(site, new Commission("Eels", type, null, Map.of(), day));
     drafts.save(site, round(), "# Eels\n\nThey travel at night.", 0);
-    edits.move(site, 1, Stage.READY, Stage.COMMISSIONED);
+    edits.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
   }
 
   @AfterEach
@@ -93,11 +93,11 @@ class HourJobTest extends ApplicationTest {
   @Test
   void nothingIsDueThatIsNotReadyOrHasNoHourOrWhoseDayIsToCome() {
     publishing.setHour(site, 1, null, EARLY);
-    edits.move(site, 1, Stage.EDITING, Stage.READY);
+    edits.move(site, 1, Stage.EDITING, Stage.READY, true);
     passWeeks(9, 1);
     assertThat(isDue()).isFalse();
     publishing.setHour(site, 1, EARLY, null);
-    edits.move(site, 1, Stage.READY, Stage.EDITING);
+    edits.move(site, 1, Stage.READY, Stage.EDITING, true);
     assertThat(isDue()).isFalse();
     edits.setPublishDate(site, 1, round().publishDate(), day, true);
     publishing.setHour(site, 1, null, EARLY);

@@ -138,7 +138,7 @@ class PublishServiceTest extends ApplicationTest {
 
   private void toReady(Round round) {
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.number(), at.next().orElseThrow(), at);
+      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
     }
   }
 

@@ -20,6 +20,7 @@ import osmerin.core.pace.Pace.State;
 class MonthServiceTest extends ApplicationTest {
   @Autowired private MonthService months;
   @Autowired private ArticleService articles;
+  @Autowired private KeptMonths kept;
   private SiteContext site;
   private YearMonth later;
 
@@ -50,6 +51,37 @@ class MonthServiceTest extends ApplicationTest {
     months.setTargets(site, later, null, new Targets(1, 0));
     assertThat(months.month(site, later).newArticles().state()).isEqualTo(State.LEVEL);
     assertThat(months.month(emptySite(), later).newArticles().target()).isZero();
+  }
+
+  /** Publishing, commissioning and moving once changed what was expected. */
+  @Test
+  void whatIsExpectedStaysAsTheMonthBegan() {
+    YearMonth now = YearMonth.from(site.today());
+    months.setTargets(site, now, null, new Targets(6, 0));
+    double byShare = months.month(site, now).newArticles().expected();
+    commission(now.atDay(1));
+    assertThat(months.month(site, now).newArticles().expected()).isEqualTo(byShare);
+    kept.keep(site.siteId(), now);
+    double expected = months.month(site, now).newArticles().expected();
+    long past = now.atDay(1).isBefore(site.today()) ? 1 : 0;
+    assertThat(expected).isGreaterThanOrEqualTo(past);
+    commission(now.atDay(1));
+    edits.setPublishDate(site, 1, now.atDay(1), now.atEndOfMonth(), true);
+    edits.archive(site, 2, true);
+    kept.keep(site.siteId(), now);
+    assertThat(months.month(site, now).newArticles().expected()).isEqualTo(expected);
+    months.setTargets(site, now, null, new Targets(9, 0));
+    assertThat(months.month(site, now).newArticles().expected()).isGreaterThanOrEqualTo(expected);
+    assertThat(months.month(site, now).refreshes().expected()).isZero();
+  }
+
+  @Test
+  void onlyAMonthThatBeginsTodayIsKept() {
+    kept.keepBeginning();
+    YearMonth now = YearMonth.from(site.today());
+    boolean first = site.today().getDayOfMonth() == 1;
+    assertThat(kept.of(site, now).of(Kind.NEW) != null).isEqualTo(first);
+    assertThat(kept.of(site, now.minusMonths(1)).of(Kind.NEW)).isNull();
   }
 
   @Test

@@ -7,7 +7,6 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
-import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 
@@ -92,8 +91,8 @@ class FormsTest extends ApplicationTest {
             post,
             "publishDate",
             tomorrow)
-        .andExpect(status().is3xxRedirection())
-        .andExpect(flash().attribute("foot", containsString("It cannot be published on")));
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(content().string(containsString("It cannot be published on")));
     send("articles/" + round.reference() + "/publish-date", "date", tomorrow)
         .andExpect(status().isUnprocessableEntity())
         .andExpect(content().string(containsString("cannot be published on")));

@@ -14,10 +14,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import osmerin.app.articles.ArticleService;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
+import osmerin.core.article.Kind;
 
 /** Wrong input to the pages and forms of research: a clear answer, and nothing changed. */
 class ResearchFormsTest extends ApplicationTest {
@@ -32,6 +35,8 @@ class ResearchFormsTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private ResearchMapper mapper;
   @Autowired private ResearchService research;
+  @Autowired private ArticleService articles;
+  @Autowired private JdbcTemplate jdbc;
   @Autowired private GroupMarks marks;
   private SiteContext site;
   private HttpPerson person;
@@ -61,6 +66,40 @@ class ResearchFormsTest extends ApplicationTest {
       })
   void nonsenseInAnAddressCountsAsNothingAsked(String path) {
     assertThat(person.get(base + path).statusCode()).isEqualTo(200);
+  }
+
+  @Test
+  void commissioningSaysAnImpossibleDateBeforeItIsSet() {
+    long group = research.overview(site).next().get(0).row().id();
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    String form = base + "/groups/" + group + "/commission";
+    String today = site.today().toString();
+    HttpResponse<String> asked =
+        person.post(form, "title", "Eel traps", "type", "" + type, "publishDate", today);
+    assertThat(asked.statusCode()).isEqualTo(422);
+    assertThat(asked.body()).contains("cannot be published on").contains("Eel traps");
+    assertThat(research.open(site)).isEqualTo(2);
+    String use = asked.body().replaceAll("(?s).*name=\"use\" value=\"([^\"]+)\".*", "$1");
+    HttpResponse<String> done =
+        person.post(
+            form, "title", "Eel traps", "type", "" + type, "publishDate", today, "use", use);
+    assertThat(done.statusCode()).isEqualTo(302);
+    assertThat(articles.get(site, 1).publishDate()).isEqualTo(use);
+    String refresh = "/" + site.site().slug() + "/articles/" + articles.get(site, 1).reference();
+    jdbc.update(
+        "update round set stage = 'LIVE', live_at = now(), live_on = now() where article_id in"
+            + " (select id from article where site_id = ?)",
+        site.siteId());
+    long depth = types.list(site.siteId(), Kind.REFRESH).get(2).id();
+    HttpResponse<String> question =
+        person.post(refresh + "/refresh", "depth", "" + depth, "date", today);
+    assertThat(question.statusCode()).isEqualTo(409);
+    assertThat(question.body()).contains("The earliest possible date is").contains("anyway");
+    assertThat(
+            person
+                .post(refresh + "/refresh", "depth", "" + depth, "date", today, "anyway", "true")
+                .statusCode())
+        .isEqualTo(302);
   }
 
   @Test
@@ -130,7 +169,7 @@ class ResearchFormsTest extends ApplicationTest {
         "/anew/settings | minShared=99&mode=loose | 422 | at most 10",
         "/anew/settings | minShared=3&mode=loose&near=5 | 422 | nearness from 30 to 60",
         "/keywords/999999/language | language=de | 404 | no such page",
-        "/reach/fitted | on=true | 422 | at least 30",
+        "/reach/learned | on=true | 422 | at least 30",
       })
   void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {
     List<GroupRow> before = groups();

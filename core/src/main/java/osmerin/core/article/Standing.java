@@ -3,14 +3,13 @@ package osmerin.core.article;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.runup.BackPlan;
-import osmerin.core.runup.Course;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.workday.WorkCalendar;
 
 /**
  * How one round of an article stands today, as people are told it.
  *
- * @param days working days late for {@link State#LATE}, to spare for {@link State#AT_RISK} and
+ * @param days working days late for {@link State#LATE}, of slack for {@link State#AT_RISK} and
  *     {@link State#ON_COURSE}; else 0
  * @param earliest the earliest possible publish date for {@link State#IMPOSSIBLE}, else null
  */
@@ -19,7 +18,7 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
   public enum State {
     LIVE,
     ENDED,
-    /** Nothing left to do but wait for its hour: never late. */
+    /** No step left to do but to wait for its hour: never late. */
     SET,
     /** Set, and past its day: a fault, not a delay. */
     NOT_PUBLISHED,
@@ -30,6 +29,11 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
     AT_RISK,
     ON_COURSE;
 
+    /** Whether nothing stands in the way of its date. */
+    public boolean isOnCourse() {
+      return this == ON_COURSE || this == SET;
+    }
+
     /** Whether somebody must look at it today. */
     public boolean isLate() {
       return this == NOT_PUBLISHED || this == IMPOSSIBLE || this == LATE;
@@ -39,30 +43,40 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
   /**
    * Judges.
    *
-   * @param plan its back-plan of today; null when it is live or ended
+   * @param plan its back-plan of today
    */
   public static Standing of(
       Stage stage,
       @Nullable LocalDate publishDate,
-      @Nullable BackPlan plan,
+      BackPlan plan,
       LocalDate today,
       WorkCalendar calendar) {
     return switch (stage.phase()) {
       case LIVE -> of(State.LIVE);
       case ENDED -> of(State.ENDED);
+      // Whatever its stage, an article with steps to do is in hand.
       case SET ->
-          of(publishDate != null && publishDate.isBefore(today) ? State.NOT_PUBLISHED : State.SET);
-      case TO_COME, IN_HAND ->
-          publishDate == null ? of(State.NO_DATE) : inWork(plan, today, calendar);
+          plan.isOpen() ? inWork(plan, publishDate, today, calendar) : set(publishDate, today);
+      case TO_COME, IN_HAND -> inWork(plan, publishDate, today, calendar);
     };
   }
 
-  private static Standing inWork(BackPlan plan, LocalDate today, WorkCalendar calendar) {
+  private static Standing set(@Nullable LocalDate publishDate, LocalDate today) {
+    boolean missed = publishDate != null && publishDate.isBefore(today);
+    return of(missed ? State.NOT_PUBLISHED : State.SET);
+  }
+
+  private static Standing inWork(
+      BackPlan plan, @Nullable LocalDate publishDate, LocalDate today, WorkCalendar calendar) {
+    if (publishDate == null) {
+      return of(State.NO_DATE);
+    }
     return switch (plan.course()) {
       case IMPOSSIBLE -> new Standing(State.IMPOSSIBLE, 0, plan.earliestPublishDate());
-      case LATE -> new Standing(State.LATE, daysLate(plan, today, calendar), null);
-      case AT_RISK -> new Standing(State.AT_RISK, slack(plan), null);
-      case ON_COURSE -> new Standing(State.ON_COURSE, slack(plan), null);
+      case LATE -> new Standing(State.LATE, daysLate(plan, publishDate, today, calendar), null);
+      case AT_RISK -> new Standing(State.AT_RISK, slack(plan, publishDate, today, calendar), null);
+      case ON_COURSE ->
+          new Standing(State.ON_COURSE, slack(plan, publishDate, today, calendar), null);
     };
   }
 
@@ -70,30 +84,23 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
     return new Standing(state, 0, null);
   }
 
-  private static int slack(BackPlan plan) {
-    return plan.steps().stream()
-        .filter(step -> !step.done() && !step.step().followUp())
+  /** With nothing left to do, the working days until it is to be published. */
+  private static int slack(
+      BackPlan plan, LocalDate publishDate, LocalDate today, WorkCalendar calendar) {
+    return plan.open().stream()
         .mapToInt(PlannedStep::slack)
         .min()
-        .orElse(0);
+        .orElseGet(() -> calendar.between(today, publishDate));
   }
 
-  private static int daysLate(BackPlan plan, LocalDate today, WorkCalendar calendar) {
-    return plan.steps().stream()
-        .filter(step -> !step.done() && !step.step().followUp())
-        .mapToInt(step -> calendar.between(step.due(), today))
-        .max()
-        .orElse(0);
-  }
-
-  /** The course to count by in a month's pace; null unless it is in work with a date. */
-  public @Nullable Course course() {
-    return switch (state) {
-      case IMPOSSIBLE -> Course.IMPOSSIBLE;
-      case LATE -> Course.LATE;
-      case AT_RISK -> Course.AT_RISK;
-      case ON_COURSE -> Course.ON_COURSE;
-      case LIVE, ENDED, SET, NOT_PUBLISHED, NO_DATE -> null;
-    };
+  /** At least one: what is late over a day off is a day late. */
+  private static int daysLate(
+      BackPlan plan, LocalDate publishDate, LocalDate today, WorkCalendar calendar) {
+    int days =
+        plan.open().stream()
+            .mapToInt(step -> calendar.between(step.due(), today))
+            .max()
+            .orElseGet(() -> calendar.between(publishDate, today));
+    return Math.max(1, days);
   }
 }

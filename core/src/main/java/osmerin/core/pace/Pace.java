@@ -3,7 +3,7 @@ package osmerin.core.pace;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
-import osmerin.core.runup.Course;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.workday.WorkCalendar;
 
 /**
@@ -11,7 +11,7 @@ import osmerin.core.workday.WorkCalendar;
  *
  * @param target articles wanted
  * @param done live within the month
- * @param planned dated today or later in the month, on course or set
+ * @param planned dated today or later in the month, on course or set with no step to do
  * @param atRisk any other dated in the month that can still be published in it
  * @param missing target less all of these, 0 or more
  * @param lost dated in the month, not live, and no longer possible in it
@@ -38,16 +38,19 @@ public record Pace(
   }
 
   /**
-   * Works the pace out. Expected by today are the articles of the month dated before today, live or
-   * not, and for what has no date yet, target less all dated, its share of the working days of the
-   * month that are past.
+   * Works the pace out. Expected by today are the publish dates before today of the plan as it
+   * stood when the month began, and of the rest of the target the share of the month's working days
+   * that are past; so neither publishing nor moving changes what is expected.
    *
    * @param articles rounds of one kind; those of other months are passed over
+   * @param kept the publish dates of the kind that were kept when the month began; null when none
+   *     were, then all of the target is expected by the share of working days
    */
   public static Pace of(
       YearMonth month,
       int target,
       List<PacedArticle> articles,
+      @Nullable List<LocalDate> kept,
       LocalDate today,
       WorkCalendar calendar) {
     if (target < 0) {
@@ -56,19 +59,20 @@ public record Pace(
     Count count = new Count(month, today);
     articles.forEach(count::add);
     int missing = Math.max(0, target - count.done - count.planned - count.atRisk);
-    double expected = expected(month, target, count, today, calendar);
+    double expected = expected(month, target, kept == null ? List.of() : kept, today, calendar);
     State state = state(target, count.done, missing, expected);
     return new Pace(
         target, count.done, count.planned, count.atRisk, missing, count.lost, expected, state);
   }
 
   private static double expected(
-      YearMonth month, int target, Count count, LocalDate today, WorkCalendar calendar) {
-    int undated = Math.max(0, target - count.dated());
+      YearMonth month, int target, List<LocalDate> kept, LocalDate today, WorkCalendar calendar) {
+    int undated = Math.max(0, target - kept.size());
+    long dated = kept.stream().filter(date -> date.isBefore(today)).count();
     int workingDays = calendar.in(month);
     // A month of holidays only has no working days to share by; then nothing is expected of them.
     double past = workingDays == 0 ? 0 : (double) calendar.inBefore(month, today) / workingDays;
-    return count.beforeToday + undated * past;
+    return dated + undated * past;
   }
 
   private static State state(int target, int done, int missing, double expected) {
@@ -94,15 +98,10 @@ public record Pace(
     private int planned;
     private int atRisk;
     private int lost;
-    private int beforeToday;
 
     Count(YearMonth month, LocalDate today) {
       this.month = month;
       this.today = today;
-    }
-
-    int dated() {
-      return done + planned + atRisk + lost;
     }
 
     /** An article that is live belongs to the month it went live in, else to that of its date. */
@@ -111,10 +110,9 @@ public record Pace(
       if (day == null || !YearMonth.from(day).equals(month)) {
         return;
       }
-      beforeToday += day.isBefore(today) ? 1 : 0;
       if (article.liveOn() != null) {
         done++;
-      } else if (!day.isBefore(today) && (article.set() || article.course() == Course.ON_COURSE)) {
+      } else if (!day.isBefore(today) && article.standing().state().isOnCourse()) {
         planned++;
       } else if (article.earliest() != null && !article.earliest().isAfter(month.atEndOfMonth())) {
         atRisk++;

@@ -14,17 +14,17 @@ import osmerin.core.workday.WorkCalendar;
  * Works a run-up back from the publish day and forward from today.
  *
  * <p>Two passes. <em>Forward from today</em>: a step starts on the first working day after what it
- * waits for is done. <em>Back from the publish day</em>: the last steps must be done by the working
- * day before the publish day (a step with an offset: so many working days from it), the others
- * before the steps that wait for them must start. Both count in the calendar of whoever does the
- * step. The due date is the latest end less the cushion, so that finishing on it is on course.
- * Follow-ups are due at their offset from the publish day, without a cushion, since the cushion
- * guards the publish date. A date on a day off moves to the working day before. Done steps do not
- * move.
+ * waits for is done; a step that is done holds nothing up. <em>Back from the publish day</em>: a
+ * step must be done by its offset from that day and before the steps that wait for it must start;
+ * with neither by the working day before. Both count in the calendar of whoever does the step. The
+ * due date is the latest end less the cushion, so that finishing on it is on course. Follow-ups are
+ * due at their offset from the publish day, without a cushion, since the cushion guards the publish
+ * date; without an offset as soon as they can be done. A date on a day off moves to the working day
+ * before. Done steps do not move.
  *
  * @param steps in the order of the run-up
  * @param course null when there is no publish date
- * @param deciding the steps with least slack, when the date is impossible; else empty
+ * @param deciding the steps before publishing with least slack; empty without a publish date
  * @param earliestPublishDate the first working day on which the article could be published, also
  *     when it has no date
  */
@@ -86,6 +86,16 @@ public record BackPlan(
     }
   }
 
+  /** The steps before publishing that are not done. */
+  public List<PlannedStep> open() {
+    return steps.stream().filter(step -> !step.done() && !step.step().followUp()).toList();
+  }
+
+  /** Whether a step before publishing is to be done yet. */
+  public boolean isOpen() {
+    return !open().isEmpty();
+  }
+
   /** Plans. */
   public static BackPlan of(Request request) {
     Worker worker = new Worker(request);
@@ -139,29 +149,38 @@ public record BackPlan(
       earliest.put(step.key(), new Span(start, calendar.plus(start, lastDay(step))));
     }
 
-    /** Latest: by the publish day or its offset, and before whatever waits for it must start. */
     private void back(RunUpStep step, List<RunUpStep> followers) {
       if (isDone(step)) {
         return;
       }
       WorkCalendar calendar = request.calendarOf().apply(step);
-      LocalDate end = calendar.onOrBefore(bound(step));
-      for (RunUpStep follower : followers) {
-        Span after = latest.get(follower.key());
-        if (after != null && follower.followUp() == step.followUp()) {
-          LocalDate last = follower.length() == 0 ? after.end() : after.start().minusDays(1);
-          end = earlier(end, calendar.onOrBefore(last));
-        }
-      }
+      LocalDate bound = step.followUp() ? afterPublishing(step) : beforePublishing(step, followers);
+      LocalDate end = calendar.onOrBefore(bound);
       latest.put(step.key(), new Span(calendar.minus(end, lastDay(step)), end));
     }
 
-    private LocalDate bound(RunUpStep step) {
+    /** A follow-up is bound by nothing but its offset. */
+    private LocalDate afterPublishing(RunUpStep step) {
+      return step.offset() == null
+          ? earliest.get(step.key()).end()
+          : site.plus(request.publishDate(), step.offset());
+    }
+
+    /**
+     * By its offset from the publish day, and before whatever waits for it must start; with neither
+     * by the working day before the publish day.
+     */
+    private LocalDate beforePublishing(RunUpStep step, List<RunUpStep> followers) {
       LocalDate publishDate = request.publishDate();
-      if (step.offset() != null) {
-        return site.plus(publishDate, step.offset());
+      LocalDate bound = step.offset() == null ? null : site.plus(publishDate, step.offset());
+      for (RunUpStep follower : followers) {
+        Span after = latest.get(follower.key());
+        if (after != null && !follower.followUp()) {
+          LocalDate last = follower.length() == 0 ? after.end() : after.start().minusDays(1);
+          bound = bound == null ? last : earlier(bound, last);
+        }
       }
-      return step.followUp() ? site.plus(publishDate, 1) : site.minus(publishDate, 1);
+      return bound == null ? site.minus(publishDate, 1) : bound;
     }
 
     private static int lastDay(RunUpStep step) {
@@ -187,14 +206,21 @@ public record BackPlan(
       }
       boolean conflict = pin != null && (pin.isBefore(first.end()) || pin.isAfter(last.end()));
       LocalDate due = pin != null ? pin : due(step, calendar, last.end());
-      int slack = site.between(first.end(), last.end());
+      int slack = slack(first.end(), last.end());
       return new PlannedStep(
           step, false, first.start(), first.end(), last.start(), last.end(), due, slack, conflict);
     }
 
+    /** Negative whenever it cannot be done in time, though only days off lie between. */
+    private int slack(LocalDate earliestEnd, LocalDate latestEnd) {
+      return earliestEnd.isAfter(latestEnd)
+          ? Math.min(-1, -site.between(latestEnd, earliestEnd))
+          : site.between(earliestEnd, latestEnd);
+    }
+
     private LocalDate due(RunUpStep step, WorkCalendar calendar, LocalDate latestEnd) {
       int cushion = step.followUp() ? 0 : request.runUp().cushion();
-      return calendar.onOrBefore(site.minus(latestEnd, cushion));
+      return cushion == 0 ? latestEnd : calendar.onOrBefore(site.minus(latestEnd, cushion));
     }
 
     @Nullable Course course(List<PlannedStep> steps) {
@@ -205,7 +231,8 @@ public record BackPlan(
       if (open.stream().anyMatch(s -> s.slack() < 0)) {
         return Course.IMPOSSIBLE;
       }
-      if (open.stream().anyMatch(s -> s.due().isBefore(request.today()))) {
+      boolean missed = open.isEmpty() && request.publishDate().isBefore(request.today());
+      if (missed || open.stream().anyMatch(s -> s.due().isBefore(request.today()))) {
         return Course.LATE;
       }
       boolean atRisk = open.stream().anyMatch(s -> s.earliestEnd().isAfter(s.due()));
@@ -222,9 +249,7 @@ public record BackPlan(
       }
       List<PlannedStep> open = steps.stream().filter(Worker::decides).toList();
       int least = open.stream().mapToInt(PlannedStep::slack).min().orElse(0);
-      return least >= 0
-          ? List.of()
-          : open.stream().filter(s -> s.slack() == least).map(PlannedStep::step).toList();
+      return open.stream().filter(s -> s.slack() == least).map(PlannedStep::step).toList();
     }
 
     /** The first working day from today on for which no step before publishing is impossible. */

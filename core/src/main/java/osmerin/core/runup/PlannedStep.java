@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * @param earliestEnd the first day on which it can be done, starting today
  * @param latestEnd the last day on which it can be done for the publish date to hold
  * @param due the day people see: the latest end less the cushion, or the day a person pinned
- * @param slack site working days from the earliest to the latest end; negative when impossible
+ * @param slack site working days after the earliest end up to and with the latest one; negative
+ *     whenever the earliest end is later
  * @param pinConflict whether a pinned due date lies outside earliest and latest end
  */
 public record PlannedStep(

@@ -22,9 +22,36 @@ class StandingTest {
 
   @Test
   void whatIsSetIsNeverLateButMayBeUnpublished() {
+    allDone();
     assertThat(standing(Stage.READY, TODAY).state()).isEqualTo(State.SET);
     assertThat(standing(Stage.READY, TODAY.minusDays(1)).state()).isEqualTo(State.NOT_PUBLISHED);
     assertThat(standing(Stage.LIVE, TODAY.minusDays(30)).state()).isEqualTo(State.LIVE);
+  }
+
+  /** Four presses of the key for the next stage once turned one lost article into one planned. */
+  @Test
+  void whatIsSetWithStepsToDoIsJudgedAsInHand() {
+    assertThat(standing(Stage.READY, TODAY).state()).isEqualTo(State.IMPOSSIBLE);
+    assertThat(standing(Stage.READY, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
+    assertThat(standing(Stage.READY, null).state()).isEqualTo(State.NO_DATE);
+  }
+
+  @Test
+  void withEveryStepDoneAnArticleIsLateOnceItsDateIsPast() {
+    allDone();
+    Standing friday = standing(Stage.EDITING, TODAY.minusDays(3));
+    assertThat(friday.state()).isEqualTo(State.LATE);
+    assertThat(friday.days()).isEqualTo(1);
+    assertThat(standing(Stage.EDITING, TODAY.minusDays(1)).days()).isEqualTo(1);
+    Standing coming = standing(Stage.EDITING, TODAY.plusDays(3));
+    assertThat(coming.state()).isEqualTo(State.ON_COURSE);
+    assertThat(coming.days()).isEqualTo(3);
+  }
+
+  private void allDone() {
+    ShippedRunUps.POST
+        .steps()
+        .forEach(s -> progress.put(s.key(), StepProgress.doneOn(TODAY, null)));
   }
 
   @Test

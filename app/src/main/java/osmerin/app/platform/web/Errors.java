@@ -51,16 +51,31 @@ class Errors {
   String conflict(
       ConflictException e, HttpServletRequest request, HttpServletResponse response, Model model) {
     response.setStatus(HttpStatus.CONFLICT.value());
+    model.addAttribute("conflict", e);
+    addAgain(request, e.seenNow(), model);
+    return "conflict";
+  }
+
+  /** A question; the form is sent once more if the answer is yes. */
+  @ExceptionHandler(AskException.class)
+  String ask(
+      AskException e, HttpServletRequest request, HttpServletResponse response, Model model) {
+    response.setStatus(HttpStatus.CONFLICT.value());
+    model.addAttribute("ask", e);
+    addAgain(request, Map.of("anyway", "true"), model);
+    return "ask";
+  }
+
+  /** What the page needs to send the form once more, with some fields set, or to go back. */
+  private static void addAgain(HttpServletRequest request, Map<String, String> set, Model model) {
     Map<String, List<String>> fields = new LinkedHashMap<>();
     request.getParameterMap().forEach((name, values) -> fields.put(name, List.of(values)));
     fields.remove("_csrf");
-    e.seenNow().forEach((name, value) -> fields.put(name, List.of(value)));
+    set.forEach((name, value) -> fields.put(name, List.of(value)));
     String back = request.getParameter("back");
-    model.addAttribute("conflict", e);
     model.addAttribute("fields", fields);
     model.addAttribute("action", request.getRequestURI());
     model.addAttribute("keep", BackTo.isOurs(back) ? back : referer(request));
-    return "conflict";
   }
 
   /** The page the form was on, when it is ours. */
