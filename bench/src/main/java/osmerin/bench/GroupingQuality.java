@@ -31,7 +31,8 @@ final class GroupingQuality {
                     LongStream.rangeClosed(1, SEEDS)
                         .mapToObj(seed -> LabelledSet.of(shape, seed))
                         .toList()));
-    line("labelled by hand", List.of(HandLabelled.read()));
+    line("demo", List.of(LabelledFile.DEMO.read()));
+    line("labelled by hand", List.of(LabelledFile.BY_HAND.read()));
     Meaning meaning = new RememberedMeaning(new SentenceModel(), (done, all) -> {});
     WordsOnly.heading();
     WordsOnly.sets().forEach(set -> set.line(meaning));
@@ -82,7 +83,7 @@ final class GroupingQuality {
 
   /** The phrases labelled by hand without what a search finds for them. */
   private static void glosses(Meaning meaning) {
-    LabelledSet set = HandLabelled.read();
+    LabelledSet set = LabelledFile.BY_HAND.read();
     List<Keyword> bare = set.keywords().stream().map(k -> k.withPages(List.of())).toList();
     for (Meaning by : new Meaning[] {null, meaning}) {
       Collection<List<String>> groups =

@@ -76,7 +76,7 @@ class BenchTest {
 
   @Test
   void whatIsLabelledByHandIsReadWhole() {
-    LabelledSet set = HandLabelled.read();
+    LabelledSet set = LabelledFile.BY_HAND.read();
     assertThat(set.keywords()).hasSize(300).doesNotHaveDuplicates();
     assertThat(set.labels()).hasSize(300);
     assertThat(set.keywords()).allSatisfy(k -> assertThat(k.pages()).isNotEmpty());

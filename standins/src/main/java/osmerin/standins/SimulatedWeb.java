@@ -17,9 +17,9 @@ import org.jsoup.nodes.Entities;
 
 /**
  * Made-up pages on made-up sites. A page is put together from hand-written sections of the subject
- * that the phrase is about; a phrase about nothing known gets sections about going about any
- * subject. The same phrase and position always give the same page, so a page can be found again by
- * its address alone.
+ * that the phrase is about, each page in words of its own; a phrase about nothing known gets
+ * sections about going about any subject. The same phrase and position always give the same page,
+ * so a page can be found again by its address alone.
  */
 final class SimulatedWeb {
   /** A page with its address. */
@@ -56,6 +56,7 @@ final class SimulatedWeb {
           "What nobody tells you about %s",
           "%s without the guesswork");
 
+  private final Paraphrase paraphrase = new Paraphrase();
   private final List<Subject> subjects = read("/search/pottery.txt");
   private final List<Section> anySubject = read("/search/any-subject.txt").get(0).sections();
 
@@ -100,7 +101,11 @@ final class SimulatedWeb {
       html.append("<h2>").append(written(section.heading(), phrase)).append("</h2>");
       section
           .paragraphs()
-          .forEach(text -> html.append("<p>").append(written(text, phrase)).append("</p>"));
+          .forEach(
+              text ->
+                  html.append("<p>")
+                      .append(written(paraphrase.of(text, random), phrase))
+                      .append("</p>"));
     }
     return html.append("</main><footer>Simulated page. Nothing here exists.</footer></html>")
         .toString();

@@ -11,7 +11,11 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -54,6 +58,24 @@ class StandInsTest {
       assertThat(Jsoup.parse(page.body()).select("main p").eachText())
           .hasSizeGreaterThan(4)
           .noneMatch(text -> text.contains("{"));
+    }
+  }
+
+  /** Whole paragraphs once stood on many pages, so that terms and points were found too easily. */
+  @Test
+  void pagesSayTheSameInWordsOfTheirOwn() {
+    SimulatedWeb web = new SimulatedWeb();
+    for (String phrase : List.of("glaze crawling", "electric kiln wiring", "throwing a bowl")) {
+      Map<String, Integer> paragraphs = new HashMap<>();
+      Map<String, Integer> headings = new HashMap<>();
+      for (int position = 1; position <= 10; position++) {
+        Document page = Jsoup.parse(web.page(phrase, position).html());
+        page.select("main p").eachText().forEach(text -> paragraphs.merge(text, 1, Integer::sum));
+        page.select("h2").eachText().forEach(text -> headings.merge(text, 1, Integer::sum));
+      }
+      long copied = paragraphs.values().stream().filter(times -> times > 1).count();
+      assertThat(copied).as(phrase).isLessThan(paragraphs.size() / 8);
+      assertThat(headings.values()).as(phrase).anyMatch(times -> times >= 4);
     }
   }
 

@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.YearMonth;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.HashMap;
@@ -68,6 +69,7 @@ public class DemoLoader implements ApplicationRunner {
   private static final int TOPICS_IN_FOCUS = 2;
   private static final Duration FIRST_IMPORT = Duration.ofDays(740);
   private static final Duration LATER_IMPORT = Duration.ofDays(90);
+  private static final int[] POSITIONS_DAYS_AGO = {560, 380, 200, 20};
   private static final LocalTime MORNING = LocalTime.of(9, 30);
 
   private final TeamService team;
@@ -156,6 +158,7 @@ public class DemoLoader implements ApplicationRunner {
     private Site site;
     private DemoMonth month;
     private Map<String, Long> typeIds;
+    private final Map<Integer, LocalDate> firstLive = new HashMap<>();
     private final Instant begun;
 
     Load(Instant begun) {
@@ -185,6 +188,7 @@ public class DemoLoader implements ApplicationRunner {
           DemoResearch.csv().getBytes(StandardCharsets.UTF_8));
       addLaterImport();
       addLive();
+      addPositions();
       addOverlap();
       addMonthInHand();
       addComingMonths();
@@ -201,6 +205,36 @@ public class DemoLoader implements ApplicationRunner {
           "marlpit-keywords-again.csv",
           DemoResearch.laterCsv().getBytes(StandardCharsets.UTF_8));
       ageing.ageImports(later, begun.minus(LATER_IMPORT));
+    }
+
+    /** Every half year somebody exported where the articles of that day stood. */
+    private void addPositions() {
+      SiteContext strategist = as("Odile Brandt");
+      List<Round> live = articles.live(strategist, 0, 100);
+      for (int days : POSITIONS_DAYS_AGO) {
+        LocalDate day = month.today().minusDays(days);
+        List<DemoPositions.Standing> standing =
+            live.stream()
+                .filter(round -> round.groupId() != null)
+                .filter(round -> !firstLive.get(round.number()).isAfter(day))
+                .map(this::standing)
+                .toList();
+        Instant since = clock.instant();
+        imports.importFile(
+            strategist,
+            "marlpit-positions-" + YearMonth.from(day) + ".csv",
+            DemoPositions.csv(standing, days).getBytes(StandardCharsets.UTF_8));
+        ageing.ageImports(since, begun.minus(Duration.ofDays(days)));
+      }
+    }
+
+    private DemoPositions.Standing standing(Round round) {
+      SiteContext strategist = as("Odile Brandt");
+      double difficulty = research.group(strategist, round.groupId()).row().difficulty();
+      return new DemoPositions.Standing(
+          research.keywords(strategist, round.groupId()).primary(),
+          difficulty,
+          round.liveAddress());
     }
 
     /** Two live articles of one topic chase one group. */
@@ -345,6 +379,7 @@ public class DemoLoader implements ApplicationRunner {
         write(round, writer, draft(parts[2], parts[0]));
         stage(round, Stage.READY);
         goLive(round, day, "P24D");
+        firstLive.put(round.number(), day);
         // The oldest have been refreshed since, some of them this month.
         if (i < refreshed.size()) {
           refresh(round, writer, "rework", refreshed.get(i));

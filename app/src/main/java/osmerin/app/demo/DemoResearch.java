@@ -13,13 +13,20 @@ import java.util.Set;
 
 /**
  * The keyword research of the demo scenario as the file a keyword tool would export: about 1,200
- * keywords about studio pottery with volumes, difficulty and ranking pages on made-up sites. The
- * same seed always makes the same file.
+ * keywords about studio pottery with volumes, difficulty and ranking pages on made-up sites. It is
+ * as untidy as research is: groups of one topic share pages, overviews rank for nearly everything,
+ * some keywords are answered half like those of another group, some have no ranking pages, some a
+ * range for a volume, a few are in German or French. The same seed always makes the same file.
  */
 public final class DemoResearch {
   private static final long SEED = 20_240;
   private static final int KEYWORDS_OF_A_GROUP = 8;
   private static final int PAGES = 10;
+
+  /** Pages that answer a group, and those of them that the group before it may have as well. */
+  private static final int POOL = 13;
+
+  private static final int SHARED = 4;
 
   private static final List<String> TURNS =
       List.of(
@@ -58,7 +65,8 @@ public final class DemoResearch {
             "shedstudio",
             "potsforsale",
             "potcare",
-            "clayclass"),
+            "clayclass",
+            "werkstatt"),
         List.of(
             "claypages.example",
             "mudalmanac.example",
@@ -85,6 +93,7 @@ public final class DemoResearch {
   private final List<String> topicSites;
   private final List<String> generalSites;
   private final Random random = new Random(SEED);
+  private final StringWriter labelled = new StringWriter();
 
   private DemoResearch(String file, List<String> topicSites, List<String> generalSites) {
     this.file = file;
@@ -97,18 +106,25 @@ public final class DemoResearch {
     return pottery().write();
   }
 
-  /** Some of Marlpit's keywords once more, two years on: some are searched more, some less. */
+  /** The searches of some of Marlpit's keywords two years on: some have more, some less. */
   static String laterCsv() {
     List<String> lines = csv().lines().toList();
-    StringBuilder later = new StringBuilder(lines.get(0)).append('\n');
+    StringBuilder later = new StringBuilder("Keyword,Search volume\n");
     for (int i = 1; i < lines.size(); i += 4) {
       String[] parts = lines.get(i).split(",", 3);
       if (!parts[0].startsWith("\"") && parts[1].matches("\\d+")) {
         long volume = Math.round(Long.parseLong(parts[1]) * (i % 3 == 0 ? 0.92 : 1.06) / 10) * 10;
-        later.append(parts[0]).append(',').append(volume).append(',').append(parts[2]).append('\n');
+        later.append(parts[0]).append(',').append(volume).append('\n');
       }
     }
     return later.toString();
+  }
+
+  /** Marlpit's keywords and ranking pages with the group each was made for, to measure on. */
+  static String labelledCsv() {
+    DemoResearch research = pottery();
+    research.write();
+    return research.labelled.toString();
   }
 
   /** That of Sprocket Fen. */
@@ -118,11 +134,15 @@ public final class DemoResearch {
 
   private String write() {
     StringWriter out = new StringWriter();
-    try (CsvWriter csv = CsvWriter.builder().build(out)) {
+    try (CsvWriter csv = CsvWriter.builder().build(out);
+        CsvWriter labels = CsvWriter.builder().build(labelled)) {
+      labels.writeRecord("keyword", "label", "ranking pages");
       csv.writeRecord(
           "Keyword", "Search volume", "Difficulty", "Cost per click", "Intent", "Ranking pages");
-      for (Group group : groups()) {
-        write(group, csv);
+      List<Group> groups = groups();
+      for (int i = 0; i < groups.size(); i++) {
+        Group next = groups.get((i + 1) % groups.size());
+        write(groups.get(i), next, groups.get((i * 7 + 3) % groups.size()), csv, labels);
       }
     } catch (java.io.IOException e) {
       throw new UncheckedIOException(e);
@@ -150,20 +170,30 @@ public final class DemoResearch {
     return groups;
   }
 
-  private void write(Group group, CsvWriter csv) {
-    List<String> pool = pool(group);
+  private void write(Group group, Group next, Group stranger, CsvWriter csv, CsvWriter labels) {
+    List<String> near = pool(next).subList(0, SHARED);
     List<String> hubs =
-        List.of(page(site(group.topic(), 0), "overview"), page(generalSites.get(0), "all-topics"));
+        List.of(
+            page(site(group.topic(), 0), "overview"),
+            page(site(group.topic(), 1), "all-articles"),
+            page(generalSites.get(0), "all-topics"),
+            page(generalSites.get(3), "all-subjects"));
     for (String keyword : keywords(group)) {
       boolean primary = keyword.equals(group.primary());
+      boolean misfit = !primary && random.nextInt(40) == 0;
+      // A few keywords come without ranking pages, as from every tool.
+      String ranking =
+          !primary && random.nextInt(12) == 0
+              ? ""
+              : ranking(pool(group), misfit ? pool(stranger) : near, misfit ? 4 : 2, hubs);
+      labels.writeRecord(keyword, group.primary(), ranking);
       csv.writeRecord(
           keyword,
           primary ? String.valueOf(group.volume()) : volume(group.volume()),
           String.valueOf(primary ? group.difficulty() : near(group.difficulty())),
           String.format(Locale.ROOT, "%s.%02d", random.nextInt(3), random.nextInt(100)),
           random.nextInt(9) == 0 ? "Informational" : "",
-          // A few keywords come without ranking pages, as from every tool.
-          !primary && random.nextInt(16) == 0 ? "" : ranking(pool, hubs));
+          ranking);
     }
   }
 
@@ -173,7 +203,9 @@ public final class DemoResearch {
     keywords.addAll(group.others());
     List<String> turns = new ArrayList<>(TURNS);
     Collections.shuffle(turns, random);
-    int wanted = KEYWORDS_OF_A_GROUP + random.nextInt(3);
+    // The turns of phrase are English.
+    boolean english = group.primary().chars().allMatch(c -> c < 128);
+    int wanted = english ? KEYWORDS_OF_A_GROUP + random.nextInt(3) : 0;
     for (int i = 0; keywords.size() < wanted && i < turns.size(); i++) {
       keywords.add(turns.get(i).formatted(group.primary()));
     }
@@ -181,11 +213,13 @@ public final class DemoResearch {
   }
 
   private List<String> pool(Group group) {
-    String slug = group.primary().replaceAll("[^a-z0-9]+", "-");
+    String slug = group.primary().replaceAll("[^a-z0-9äöüßéèç]+", "-");
     List<String> pool = new ArrayList<>();
-    for (int i = 0; i < 6; i++) {
-      pool.add(page(site(group.topic(), i), slug));
-      pool.add(page(generalSites.get(i), slug));
+    for (int i = 0; pool.size() < POOL; i++) {
+      int at = i / 2 % SITE_ENDINGS.size();
+      String site = i % 2 == 0 ? site(group.topic(), at) : generalSites.get(at);
+      // A site may have more than one page on a subject.
+      pool.add(page(site, i < 2 * SITE_ENDINGS.size() ? slug : slug + "-faq"));
     }
     return pool;
   }
@@ -198,18 +232,34 @@ public final class DemoResearch {
     return "https://" + site + "/" + slug;
   }
 
-  private String ranking(List<String> pool, List<String> hubs) {
-    List<String> pages = new ArrayList<>(pool);
+  /** Mostly the group's own pages, some of others, an overview or two, now and then a stray one. */
+  private String ranking(List<String> own, List<String> others, int most, List<String> hubs) {
+    List<String> pages = new ArrayList<>();
+    take(others, random.nextInt(most + 1), pages);
+    take(hubs, random.nextInt(3), pages);
+    if (random.nextInt(3) == 0) {
+      pages.add(page("odd" + random.nextInt(9_000) + ".example", "only"));
+    }
+    take(own, PAGES - pages.size(), pages);
     Collections.shuffle(pages, random);
-    List<String> ranking = new ArrayList<>(pages.subList(0, PAGES - 2));
-    ranking.add(random.nextInt(8), hubs.get(0));
-    ranking.add(random.nextInt(8), hubs.get(1));
-    return String.join(" ", ranking);
+    return String.join(" ", pages);
   }
 
-  /** A tenth to a third of the primary keyword's, in tens; now and then the tool does not know. */
+  private void take(List<String> from, int number, List<String> to) {
+    List<String> shuffled = new ArrayList<>(from);
+    Collections.shuffle(shuffled, random);
+    shuffled.stream().filter(page -> !to.contains(page)).limit(number).forEach(to::add);
+  }
+
+  /**
+   * A tenth to a third of the primary keyword's, in tens; now and then the tool gives a range, or
+   * does not know.
+   */
   private String volume(int primary) {
     int volume = (int) (primary * (0.04 + random.nextDouble() * 0.3)) / 10 * 10;
+    if (random.nextInt(20) == 0 && volume >= 10) {
+      return volume < 100 ? "10–100" : volume < 1_000 ? "100–1K" : "1K–10K";
+    }
     return random.nextInt(25) == 0 ? "-" : String.valueOf(Math.max(10, volume));
   }
 

@@ -89,10 +89,13 @@ public class LandscapeService {
             new Mark<>(g, place, g.isLive() ? 100 : 0, g.coverage() == Coverage.IN_WORK ? 100 : 0));
   }
 
+  /** In short: where more is unknown the upper end of a range says nothing. */
   private static String figure(@Nullable Volume volume, boolean atLeast) {
-    return volume == null || volume.high() == 0
-        ? ""
-        : (atLeast ? "≥ " : "") + In.volume(volume) + " a month";
+    if (volume == null || volume.high() == 0) {
+      return "";
+    }
+    String figure = atLeast ? "≥ " + In.number(volume.low()) : In.volume(volume);
+    return figure + " a month";
   }
 
   private <T> Picture<T> picture(

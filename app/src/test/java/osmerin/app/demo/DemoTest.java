@@ -33,6 +33,12 @@ class DemoTest extends DemoApplicationTest {
   }
 
   @Test
+  void theBenchMeasuresOnTheDemosResearch() throws Exception {
+    assertThat(Files.readString(Path.of("../bench/src/main/resources/demo/keywords.csv")))
+        .isEqualTo(DemoResearch.labelledCsv());
+  }
+
+  @Test
   void theMonthInHandIsPartlyDoneWithOneLateOneImpossibleAndThreeWithoutADate() {
     SiteContext odile = odile();
     var open = articles.open(odile);

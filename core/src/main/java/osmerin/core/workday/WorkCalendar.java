@@ -80,8 +80,8 @@ public record WorkCalendar(Set<DayOfWeek> week, Set<LocalDate> daysOff) {
   }
 
   /**
-   * Working days to spare between two days: those after the first up to and with the second;
-   * negative when the second is earlier.
+   * Working days between two days: those after the first up to and with the second; negative when
+   * the second is earlier.
    */
   public int between(LocalDate from, LocalDate to) {
     if (to.isBefore(from)) {

@@ -1,0 +1,70 @@
+package osmerin.standins;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Says a paragraph in other words, as pages on one subject do: words give way to others of about
+ * the same sense, and some sentences are left out. The same random numbers give the same words.
+ */
+final class Paraphrase {
+  private static final Pattern SENTENCE = Pattern.compile("(?<=[.?!]) ");
+  private static final double REPLACED = 0.55;
+  private static final double LEFT_OUT = 0.2;
+
+  private final Map<String, List<String>> otherWords = new HashMap<>();
+  private final Pattern known;
+
+  Paraphrase() {
+    try (BufferedReader lines =
+        new BufferedReader(
+            new InputStreamReader(
+                Paraphrase.class.getResourceAsStream("/search/other-words.txt"),
+                StandardCharsets.UTF_8))) {
+      lines
+          .lines()
+          .map(line -> List.of(line.split(" \\| ")))
+          .forEach(words -> otherWords.put(words.get(0), words.subList(1, words.size())));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    List<String> longestFirst = new ArrayList<>(otherWords.keySet());
+    longestFirst.sort((a, b) -> b.length() - a.length());
+    known = Pattern.compile("\\b(" + String.join("|", longestFirst) + ")\\b");
+  }
+
+  /** The paragraph in other words; at least one of its sentences stays. */
+  String of(String paragraph, Random random) {
+    List<String> said = new ArrayList<>();
+    String[] sentences = SENTENCE.split(paragraph);
+    for (int i = 0; i < sentences.length; i++) {
+      boolean last = i == sentences.length - 1;
+      if (random.nextDouble() >= LEFT_OUT || last && said.isEmpty()) {
+        said.add(inOtherWords(sentences[i], random));
+      }
+    }
+    return String.join(" ", said);
+  }
+
+  private String inOtherWords(String sentence, Random random) {
+    Matcher words = known.matcher(sentence);
+    return words.replaceAll(
+        match -> {
+          List<String> others = otherWords.get(match.group());
+          return Matcher.quoteReplacement(
+              random.nextDouble() < REPLACED
+                  ? others.get(random.nextInt(others.size()))
+                  : match.group());
+        });
+  }
+}
