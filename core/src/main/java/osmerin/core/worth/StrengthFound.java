@@ -16,7 +16,13 @@ public record StrengthFound(int strength, int keywords, int onPageOne, double su
   /** Fewer keywords say too little. */
   public static final int ENOUGH = 10;
 
+  /** Fewer on page one, or elsewhere, say too little as well. */
+  public static final int OF_EACH = 3;
+
   private static final int LAST_OF_PAGE_ONE = 10;
+
+  /** A strength at the end of the scale must explain the keywords as well as this. */
+  private static final double FITS = 0.5;
 
   /**
    * A keyword for which the site ranks.
@@ -27,12 +33,13 @@ public record StrengthFound(int strength, int keywords, int onPageOne, double su
   public record Stands(double difficulty, int position) {}
 
   /**
-   * Finds the strength; empty when there are fewer than {@value #ENOUGH} keywords, or when all or
-   * none of them stand on page one, which says nothing of where the border lies.
+   * Finds the strength; empty when there are fewer than {@value #ENOUGH} keywords, {@value
+   * #OF_EACH} of them on page one and {@value #OF_EACH} not, or when no strength explains them.
    */
   public static Optional<StrengthFound> of(List<Stands> keywords) {
     int onPageOne = (int) keywords.stream().filter(k -> k.position() <= LAST_OF_PAGE_ONE).count();
-    if (keywords.size() < ENOUGH || onPageOne == 0 || onPageOne == keywords.size()) {
+    boolean ofEach = Math.min(onPageOne, keywords.size() - onPageOne) >= OF_EACH;
+    if (keywords.size() < ENOUGH || !ofEach) {
       return Optional.empty();
     }
     int best = 0;
@@ -41,6 +48,10 @@ public record StrengthFound(int strength, int keywords, int onPageOne, double su
           < Math.abs(sum(keywords, best) - onPageOne)) {
         best = strength;
       }
+    }
+    boolean atTheEnd = best == 0 || best == 100;
+    if (atTheEnd && Math.abs(sum(keywords, best) - onPageOne) > FITS) {
+      return Optional.empty();
     }
     return Optional.of(new StrengthFound(best, keywords.size(), onPageOne, sum(keywords, best)));
   }

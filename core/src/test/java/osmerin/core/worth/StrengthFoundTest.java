@@ -33,15 +33,30 @@ class StrengthFoundTest {
     assertThat(StrengthFound.of(List.of())).isEmpty();
     assertThat(StrengthFound.of(stands(20, 0))).isEmpty();
     assertThat(StrengthFound.of(stands(20, 20))).isEmpty();
+    assertThat(StrengthFound.of(stands(20, 2))).isEmpty();
+    assertThat(StrengthFound.of(stands(20, 18))).isEmpty();
     assertThat(StrengthFound.of(stands(9, 4))).isEmpty();
     assertThat(StrengthFound.of(stands(10, 4))).isPresent();
   }
 
+  /**
+   * Once a strength of 0 was proposed, at which the chances added up to more than twice as many.
+   */
+  @Test
+  void whatNoStrengthExplainsIsNone() {
+    List<Stands> easy = new ArrayList<>();
+    for (int i = 0; i < 40; i++) {
+      easy.add(new Stands(1, i < 3 ? 5 : 30));
+    }
+    assertThat(StrengthFound.of(easy)).isEmpty();
+  }
+
   @Test
   void theTenthPlaceIsPageOneAndTheEleventhIsNot() {
-    List<Stands> keywords = new ArrayList<>(stands(10, 0));
-    keywords.set(0, new Stands(10, 10));
-    assertThat(StrengthFound.of(keywords).orElseThrow().onPageOne()).isEqualTo(1);
+    List<Stands> keywords = new ArrayList<>(stands(20, 4));
+    keywords.set(6, new Stands(30, 10));
+    keywords.set(7, new Stands(35, 11));
+    assertThat(StrengthFound.of(keywords).orElseThrow().onPageOne()).isEqualTo(5);
   }
 
   @Test
