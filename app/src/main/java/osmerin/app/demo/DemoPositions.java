@@ -32,7 +32,12 @@ final class DemoPositions {
       Random now = new Random(article.primaryKeyword().hashCode() * 31L + month);
       now.nextDouble();
       int position = onPageOne ? 1 + now.nextInt(PAGE_ONE) : PAGE_ONE + 1 + now.nextInt(40);
-      file.append("%s,%d,%s%n".formatted(article.primaryKeyword(), position, article.address()));
+      file.append(article.primaryKeyword())
+          .append(',')
+          .append(position)
+          .append(',')
+          .append(article.address())
+          .append('\n');
     }
     return file.toString();
   }
