@@ -32,6 +32,8 @@ alter table reach
   add column learned_even double precision,
   add column learned_spread double precision,
   drop column fitted;
+alter table reach rename to site_strength;
+update history_change set thing = 'STRENGTH' where thing = 'REACH';
 
 -- The publish dates of a month as they stood when it began, by round.
 create table kept_month (

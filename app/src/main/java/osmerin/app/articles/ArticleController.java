@@ -29,6 +29,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;

@@ -17,6 +17,9 @@ import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.StepRow;
+import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
@@ -40,6 +43,7 @@ public class ArticleEdits {
   static final String STEP = "Step: ";
 
   private final ArticleMapper articles;
+  private final Steps steps;
   private final ArticleService looking;
   private final TeamService team;
   private final History history;
@@ -47,11 +51,13 @@ public class ArticleEdits {
 
   ArticleEdits(
       ArticleMapper articles,
+      Steps steps,
       ArticleService looking,
       TeamService team,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
+    this.steps = steps;
     this.looking = looking;
     this.team = team;
     this.history = history;
@@ -318,6 +324,13 @@ public class ArticleEdits {
             to));
   }
 
+  /** Writes down that a round went live; without an entry of its own. */
+  public Change wentLive(SiteContext context, Round round) {
+    articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
+    return Change.lasting(
+        Thing.ARTICLE, round.number(), STAGE, Stage.READY.label(), Stage.LIVE.label());
+  }
+
   /**
    * Ticks a step off, or takes the tick away. Its due date stays as it is at that moment. A writer
    * ticks their own steps only.
@@ -339,9 +352,9 @@ public class ArticleEdits {
     if (done) {
       PlannedStep step = planned.plan().steps().get(planned.steps().indexOf(row));
       after = new StepTick(key, context.today(), context.personId(), step.due());
-      articles.tick(round.id(), key, after.doneOn(), after.doneBy(), after.due());
+      steps.tick(round.id(), key, after.doneOn(), after.doneBy(), after.due());
     } else {
-      articles.untick(round.id(), key);
+      steps.untick(round.id(), key);
     }
     String sentence = done ? "“%s” of %s is done." : "“%s” of %s is open again.";
     history.note(
@@ -399,8 +412,9 @@ public class ArticleEdits {
     if (round.isLive()) {
       throw new RefusedException(round.reference() + " is live; its type stays.");
     }
-    String before = StepTick.all(articles.steps(List.of(round.id())));
-    articles.changeType(round.id(), type.id());
+    String before = StepTick.all(steps.of(List.of(round.id())));
+    articles.setType(round.id(), type.id());
+    steps.retype(round.id(), type.id());
     return List.of(
         Change.of(
             Thing.ARTICLE,

@@ -1,8 +1,6 @@
 package osmerin.app.articles;
 
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -45,8 +43,6 @@ interface ArticleMapper {
 
   void retireRounds(@Param("articleId") long articleId);
 
-  void copySteps(@Param("roundId") long roundId, @Param("typeId") long typeId);
-
   void insertMove(
       @Param("roundId") long roundId,
       @Param("from") @Nullable Stage from,
@@ -84,8 +80,6 @@ interface ArticleMapper {
 
   List<Round> byIds(@Param("ids") Collection<Long> ids);
 
-  List<StepRow> steps(@Param("roundIds") Collection<Long> roundIds);
-
   List<StageMove> moves(@Param("articleId") long articleId);
 
   List<GroupArticle> byGroup(@Param("siteId") long siteId);
@@ -100,29 +94,9 @@ interface ArticleMapper {
 
   int setStage(@Param("roundId") long roundId, @Param("from") Stage from, @Param("to") Stage to);
 
-  int tick(
-      @Param("roundId") long roundId,
-      @Param("key") String key,
-      @Param("day") LocalDate day,
-      @Param("personId") @Nullable Long personId,
-      @Param("due") @Nullable LocalDate due);
-
-  int untick(@Param("roundId") long roundId, @Param("key") String key);
-
-  void changeType(@Param("roundId") long roundId, @Param("typeId") long typeId);
+  void setType(@Param("roundId") long roundId, @Param("typeId") long typeId);
 
   int archive(@Param("articleId") long articleId, @Param("away") boolean away);
-
-  int setPublishHour(
-      @Param("roundId") long roundId,
-      @Param("from") @Nullable LocalTime from,
-      @Param("to") @Nullable LocalTime to,
-      @Param("personId") @Nullable Long personId);
-
-  List<Publishing.Due> due(
-      @Param("now") Instant now,
-      @Param("failedBefore") Instant failedBefore,
-      @Param("tries") int tries);
 
   List<Round> archived(
       @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
@@ -137,19 +111,4 @@ interface ArticleMapper {
       @Param("pattern") String pattern,
       @Param("number") @Nullable Integer number,
       @Param("limit") int limit);
-
-  /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not Ready. */
-  int beginPublishing(
-      @Param("roundId") long roundId, @Param("stale") Instant stale, @Param("now") Instant now);
-
-  int publishingFailed(
-      @Param("roundId") long roundId, @Param("reason") String reason, @Param("now") Instant now);
-
-  int wentLive(
-      @Param("roundId") long roundId, @Param("now") Instant now, @Param("day") LocalDate day);
-
-  void setLiveAddress(
-      @Param("articleId") long articleId,
-      @Param("address") String address,
-      @Param("simulated") boolean simulated);
 }

@@ -2,6 +2,7 @@ package osmerin.app.articles;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import osmerin.app.runups.StepRow;
 
 /**
  * An article as its page shows it.

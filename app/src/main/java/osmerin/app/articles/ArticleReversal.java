@@ -9,6 +9,7 @@ import osmerin.app.history.Change;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.Steps;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
@@ -17,10 +18,13 @@ import osmerin.core.runup.StepRole;
 @Component
 class ArticleReversal implements Reversal {
   private final ArticleMapper articles;
+  private final Steps steps;
   private final ArticleService looking;
   private final List<RoundReversal> others;
 
-  ArticleReversal(ArticleMapper articles, ArticleService looking, List<RoundReversal> others) {
+  ArticleReversal(
+      ArticleMapper articles, Steps steps, ArticleService looking, List<RoundReversal> others) {
+    this.steps = steps;
     this.articles = articles;
     this.looking = looking;
     this.others = others;
@@ -97,8 +101,8 @@ class ArticleReversal implements Reversal {
   private boolean putTick(Round round, Change change) {
     StepTick tick = StepTick.read(change.from());
     return tick.doneOn() == null
-        ? articles.untick(round.id(), tick.key()) == 1
-        : articles.tick(round.id(), tick.key(), tick.doneOn(), tick.doneBy(), tick.due()) == 1;
+        ? steps.untick(round.id(), tick.key())
+        : steps.tick(round.id(), tick.key(), tick.doneOn(), tick.doneBy(), tick.due());
   }
 
   /** The value is the type's id, and behind a space the steps that were done. */
@@ -108,10 +112,11 @@ class ArticleReversal implements Reversal {
       return false;
     }
     String[] back = change.from().split(" ", 2);
-    articles.changeType(round.id(), Long.parseLong(back[0]));
+    articles.setType(round.id(), Long.parseLong(back[0]));
+    steps.retype(round.id(), Long.parseLong(back[0]));
     if (back.length > 1) {
       StepTick.readAll(back[1])
-          .forEach(t -> articles.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
+          .forEach(t -> steps.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
     }
     return true;
   }

@@ -18,6 +18,10 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StepRow;
+import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
@@ -32,6 +36,7 @@ import osmerin.core.runup.StepRole;
 @Service
 public class ArticleService {
   private final ArticleMapper articles;
+  private final Steps steps;
   private final ArticleTypeService types;
   private final SiteService sites;
   private final History history;
@@ -39,11 +44,13 @@ public class ArticleService {
 
   ArticleService(
       ArticleMapper articles,
+      Steps steps,
       ArticleTypeService types,
       SiteService sites,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
+    this.steps = steps;
     this.types = types;
     this.sites = sites;
     this.history = history;
@@ -138,7 +145,7 @@ public class ArticleService {
     long round =
         articles.insertRound(
             article, context.siteId(), ordinal, type.kind(), type.id(), publishDate);
-    articles.copySteps(round, type.id());
+    steps.begin(round, type.id());
     articles.insertMove(round, null, Stage.COMMISSIONED, context.personId());
   }
 
@@ -258,8 +265,8 @@ public class ArticleService {
     if (rounds.isEmpty()) {
       return List.of();
     }
-    List<StepRow> steps = articles.steps(rounds.stream().map(Round::id).toList());
-    return planner(site).plan(rounds, steps);
+    List<StepRow> rows = steps.of(rounds.stream().map(Round::id).toList());
+    return planner(site).plan(rounds, rows);
   }
 
   private RoundPlanner planner(Site site) {
@@ -268,8 +275,8 @@ public class ArticleService {
 
   /** The plan that a round would have with another publish date. */
   BackPlan planWith(SiteContext context, Round round, LocalDate date) {
-    List<StepRow> steps = articles.steps(List.of(round.id()));
-    return planner(context.site()).backPlan(round, steps, date);
+    List<StepRow> rows = steps.of(List.of(round.id()));
+    return planner(context.site()).backPlan(round, rows, date);
   }
 
   /** People of the three roles that are named, for a form. */

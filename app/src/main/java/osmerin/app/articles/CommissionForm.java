@@ -14,6 +14,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;

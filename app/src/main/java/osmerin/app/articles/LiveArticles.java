@@ -13,6 +13,7 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;

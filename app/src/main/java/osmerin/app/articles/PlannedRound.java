@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.runups.StepRow;
 import osmerin.core.article.Standing;
 import osmerin.core.pace.PacedArticle;
 import osmerin.core.runup.BackPlan;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.runups.StepRow;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;

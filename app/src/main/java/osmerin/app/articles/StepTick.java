@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.runups.StepRow;
 
 /**
  * Whether a step is done, as history keeps it: "draft", or "draft 2026-11-24 17 2026-11-25" with

@@ -16,6 +16,7 @@ import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService.Saved;
+import osmerin.app.evidence.EvidenceService;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;

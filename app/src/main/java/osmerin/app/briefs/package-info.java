@@ -1,4 +1,4 @@
-/** Briefs and the evidence behind them. */
+/** What a writer is asked to write; start with {@link osmerin.app.briefs.BriefService}. */
 @NullMarked
 package osmerin.app.briefs;
 

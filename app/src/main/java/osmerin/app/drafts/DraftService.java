@@ -11,7 +11,7 @@ import osmerin.app.articles.Round;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
-import osmerin.app.briefs.EvidenceService;
+import osmerin.app.evidence.EvidenceService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;

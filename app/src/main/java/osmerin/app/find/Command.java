@@ -17,7 +17,7 @@ enum Command {
   IMPORT("Import keywords", "/research/import", Right.IMPORT),
   TOPICS("Open the topics", "/research", Right.READ),
   KEYWORDS("Open all keywords", "/research/keywords", Right.READ),
-  REACH("Site strength and reach", "/research/reach", Right.READ),
+  STRENGTH("Site strength", "/research/strength", Right.READ),
   LEDGER("Open all articles", "/articles", Right.READ),
   UNDATED("Articles without a date", "/articles?month=none", Right.READ),
   READY("Articles that are Ready", "/articles?stage=READY", Right.READ),

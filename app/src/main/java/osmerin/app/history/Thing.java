@@ -29,7 +29,7 @@ public enum Thing {
   /** Its id. */
   SITE,
   /** Id of the site. */
-  REACH,
+  STRENGTH,
   /** Id of a person on the site. */
   PERSON
 }

@@ -28,9 +28,9 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
+import osmerin.formats.table.Delimiter;
 import osmerin.formats.table.Source;
 import osmerin.formats.text.DecodedText;
-import osmerin.formats.text.Delimiter;
 import osmerin.formats.text.UnreadableFileException;
 
 /** Brings keyword research in: upload, look and correct, report. */

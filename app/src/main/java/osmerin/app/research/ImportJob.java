@@ -29,8 +29,8 @@ import osmerin.app.work.WorkStoppedException;
 import osmerin.core.text.Counted;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
+import osmerin.formats.table.Delimiter;
 import osmerin.formats.table.Source;
-import osmerin.formats.text.Delimiter;
 import osmerin.formats.text.UnreadableFileException;
 
 /**

@@ -6,14 +6,14 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import osmerin.app.reach.Reach;
-import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.worth.SiteStrength;
+import osmerin.app.worth.StrengthService;
 import osmerin.core.intent.SearchIntent;
 
 /** The pictures of research. */
@@ -22,12 +22,13 @@ import osmerin.core.intent.SearchIntent;
 class LandscapeController {
   private final ResearchService research;
   private final LandscapeService landscape;
-  private final ReachService reach;
+  private final StrengthService siteStrength;
 
-  LandscapeController(ResearchService research, LandscapeService landscape, ReachService reach) {
+  LandscapeController(
+      ResearchService research, LandscapeService landscape, StrengthService siteStrength) {
     this.research = research;
     this.landscape = landscape;
-    this.reach = reach;
+    this.siteStrength = siteStrength;
   }
 
   /** All topics, or the groups of one. */
@@ -49,7 +50,7 @@ class LandscapeController {
     return "research/landscape-topic";
   }
 
-  /** Difficulty against demand, with what the site can reach. */
+  /** Difficulty against demand, with what the site can siteStrength. */
   @GetMapping("/plot")
   @Needs(Right.READ)
   String plot(
@@ -59,11 +60,11 @@ class LandscapeController {
       @RequestParam(required = false) @Nullable String open,
       Model model) {
     Among among = new Among(KeywordFilter.number(topic), intent(intent), open != null);
-    Reach now = reach.get(site);
+    SiteStrength now = siteStrength.get(site);
     ByYield groups = research.byYield(site, among, LandscapeService.MOST_MARKS);
     model.addAttribute("plot", landscape.plot(groups, now));
     model.addAttribute("unknown", groups.unknown());
-    model.addAttribute("reach", now);
+    model.addAttribute("siteStrength", now);
     model.addAttribute("topics", research.topicNames(site));
     model.addAttribute("intents", SearchIntent.values());
     model.addAttribute("among", among);

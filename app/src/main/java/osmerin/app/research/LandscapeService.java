@@ -9,10 +9,10 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.platform.web.In;
-import osmerin.app.reach.Reach;
 import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.TopicSummary;
+import osmerin.app.worth.SiteStrength;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.keyword.Volume;
 import osmerin.core.landscape.Circle;
@@ -140,14 +140,14 @@ public class LandscapeService {
    *
    * @param byYield at most {@value #MOST_MARKS} of them
    */
-  public Plot plot(ByYield byYield, Reach reach) {
+  public Plot plot(ByYield byYield, SiteStrength siteStrength) {
     List<Group> shown = byYield.groups();
     OpportunityPlot frame =
         OpportunityPlot.of(
             shown.stream()
                 .map(g -> new Point(g.row().difficulty(), g.row().searches(), g.worth().hours()))
                 .toList(),
-            reach.site(),
+            siteStrength.site(),
             PLOT_WIDTH,
             PLOT_HEIGHT);
     List<Plotted> plotted = new ArrayList<>();

@@ -13,8 +13,8 @@ import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
 import osmerin.formats.keywords.KeywordFile;
+import osmerin.formats.table.Delimiter;
 import osmerin.formats.table.Source;
-import osmerin.formats.text.Delimiter;
 
 /**
  * How uploaded files are read: as they seem to be, with the columns that a person chose for the

@@ -87,7 +87,7 @@ class ResearchController {
     GroupOrder order = GroupOrder.of(sort);
     TopicPage topic = research.topic(site, id, order);
     model.addAttribute("order", order);
-    model.addAttribute("reach", topic.reach());
+    model.addAttribute("siteStrength", topic.siteStrength());
     Paging paging = new Paging(page, PAGE, topic.groups().size());
     model.addAttribute("summary", topic.summary());
     model.addAttribute("topic", topic);
@@ -129,22 +129,23 @@ class ResearchController {
       Model model) {
     model.addAttribute("base", site.base());
     addWorth(research.whatIf(site, id, strength, position), model);
-    return "research/worth :: worth";
+    return "worth/worth :: worth";
   }
 
   private static void addWorth(WhatIf whatIf, Model model) {
     model.addAttribute("g", whatIf.group());
-    model.addAttribute("reach", whatIf.reach());
+    model.addAttribute("siteStrength", whatIf.siteStrength());
     model.addAttribute("strength", whatIf.strength());
     model.addAttribute("position", whatIf.position());
     model.addAttribute("worth", whatIf.worth());
-    model.addAttribute("chances", whatIf.reach().at(whatIf.strength()).chances());
+    model.addAttribute("chances", whatIf.siteStrength().at(whatIf.strength()).chances());
   }
 
   private void addGroup(SiteContext site, long id, int asked, Model model) {
     GroupPage page = research.page(site, id, asked);
     model.addAttribute("page", page);
-    addWorth(new WhatIf(page.group(), page.reach(), page.reach().strength(), null), model);
+    addWorth(
+        new WhatIf(page.group(), page.siteStrength(), page.siteStrength().strength(), null), model);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.GROUP, id), 0, 10));
     model.addAttribute("intents", SearchIntent.values());
     model.addAttribute("stages", FunnelStage.values());

@@ -15,12 +15,12 @@ import osmerin.app.articles.GroupArticle;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.reach.Reach;
-import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
 import osmerin.app.site.SiteContext;
+import osmerin.app.worth.SiteStrength;
+import osmerin.app.worth.StrengthService;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.coverage.Covered;
 import osmerin.core.group.Cohesion;
@@ -47,14 +47,14 @@ public class ResearchService {
   private final ResearchMapper research;
   private final HandEditMapper edits;
   private final ArticleService articles;
-  private final ReachService reach;
+  private final StrengthService siteStrength;
   private final Weighing weighing;
 
   ResearchService(
       ResearchMapper research,
       HandEditMapper edits,
       ArticleService articles,
-      ReachService reach,
+      StrengthService siteStrength,
       SiteNearness nearness,
       GroupingChoice choice,
       Weighing weighing) {
@@ -63,7 +63,7 @@ public class ResearchService {
     this.choice = choice;
     this.research = research;
     this.edits = edits;
-    this.reach = reach;
+    this.siteStrength = siteStrength;
     this.articles = articles;
   }
 
@@ -150,7 +150,7 @@ public class ResearchService {
       List<Group> groups,
       List<Group> next,
       List<Group> overlaps,
-      Reach reach) {}
+      SiteStrength siteStrength) {}
 
   /**
    * A keyword in its group.
@@ -179,7 +179,7 @@ public class ResearchService {
       @Nullable Double tightness,
       @Nullable Double near,
       List<GroupRow> beside,
-      Reach reach) {}
+      SiteStrength siteStrength) {}
 
   /**
    * Why two keywords are together.
@@ -196,10 +196,11 @@ public class ResearchService {
    * @param strength of the site, 0–100
    * @param position taken as reached, null for the one to expect
    */
-  public record WhatIf(Group group, Reach reach, int strength, @Nullable Integer position) {
+  public record WhatIf(
+      Group group, SiteStrength siteStrength, int strength, @Nullable Integer position) {
     public Worth worth() {
-      SiteReach site = reach.at(strength);
-      double hours = reach.effort().hours(group.row().wordTarget());
+      SiteReach site = siteStrength.at(strength);
+      double hours = siteStrength.effort().hours(group.row().wordTarget());
       return position == null
           ? Worth.of(group.row().demand(), site, hours)
           : Worth.atPosition(group.row().demand(), site, hours, position);
@@ -212,7 +213,7 @@ public class ResearchService {
   /** Groups in no topic, by demand. */
   public List<Group> withoutTopic(SiteContext context) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     return research.withoutTopic(context.siteId()).stream()
         .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
         .toList();
@@ -262,7 +263,7 @@ public class ResearchService {
   /** These groups, in this order. */
   private List<Group> groups(SiteContext context, List<Long> ids) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     Map<Long, Group> found = new HashMap<>();
     for (GroupRow row : research.groupsById(context.siteId(), ids)) {
       found.put(row.id(), weighed(row, byGroup.getOrDefault(row.id(), List.of()), now));
@@ -283,7 +284,7 @@ public class ResearchService {
             .filter(group -> group.getValue().size() > 1)
             .map(Map.Entry::getKey)
             .toList();
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     return research.groupsById(context.siteId(), several).stream()
         .filter(row -> row.archivedAt() == null)
         .map(row -> weighed(row, byGroup.get(row.id()), now))
@@ -318,15 +319,15 @@ public class ResearchService {
             .limit(NEXT_SHOWN)
             .toList(),
         groups.stream().filter(g -> g.articles().size() > 1).toList(),
-        reach.get(context));
+        siteStrength.get(context));
   }
 
   /** A group with its articles and its worth. */
   public Group group(SiteContext context, long id) {
-    return group(context, id, reach.get(context));
+    return group(context, id, siteStrength.get(context));
   }
 
-  private Group group(SiteContext context, long id, Reach now) {
+  private Group group(SiteContext context, long id, SiteStrength now) {
     GroupRow row =
         research
             .findGroup(context.siteId(), id)
@@ -345,7 +346,7 @@ public class ResearchService {
    * @param asked from 1
    */
   public GroupPage page(SiteContext context, long id, int asked) {
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     Group group = group(context, id, now);
     List<KnownKeyword> known =
         StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(id), List.of()));
@@ -415,7 +416,7 @@ public class ResearchService {
   /** What a group would be worth; what is out of range counts as not asked. */
   public WhatIf whatIf(
       SiteContext context, long id, @Nullable Integer strength, @Nullable Integer position) {
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     boolean strong = strength != null && strength >= 0 && strength <= 100;
     boolean placed = position != null && position >= 1 && position <= 10;
     return new WhatIf(
@@ -472,14 +473,15 @@ public class ResearchService {
 
   private List<Group> groups(SiteContext context, @Nullable Long topicId) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    Reach now = reach.get(context);
+    SiteStrength now = siteStrength.get(context);
     return research.groups(context.siteId(), topicId, false).stream()
         .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
         .toList();
   }
 
-  private static Group weighed(GroupRow row, List<GroupArticle> articles, Reach reach) {
-    Worth worth = reach.worth(row.demand(), row.wordTarget());
-    return new Group(row, articles, worth, worth.value(reach.perVisit(row.funnelStage())));
+  private static Group weighed(
+      GroupRow row, List<GroupArticle> articles, SiteStrength siteStrength) {
+    Worth worth = siteStrength.worth(row.demand(), row.wordTarget());
+    return new Group(row, articles, worth, worth.value(siteStrength.perVisit(row.funnelStage())));
   }
 }

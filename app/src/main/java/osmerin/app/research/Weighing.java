@@ -9,9 +9,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
-import osmerin.app.reach.Reach;
-import osmerin.app.reach.ReachService;
 import osmerin.app.site.SiteContext;
+import osmerin.app.worth.SiteStrength;
+import osmerin.app.worth.StrengthService;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.coverage.Covered;
 
@@ -20,12 +20,12 @@ import osmerin.core.coverage.Covered;
 class Weighing {
   private final ResearchMapper research;
   private final ArticleService articles;
-  private final ReachService reach;
+  private final StrengthService siteStrength;
 
-  Weighing(ResearchMapper research, ArticleService articles, ReachService reach) {
+  Weighing(ResearchMapper research, ArticleService articles, StrengthService siteStrength) {
     this.research = research;
     this.articles = articles;
-    this.reach = reach;
+    this.siteStrength = siteStrength;
   }
 
   /** All groups that are in sight. */
@@ -45,7 +45,8 @@ class Weighing {
         .forEach(
             (group, its) ->
                 coverage.put(group, Coverage.of(its.stream().map(GroupArticle::answer).toList())));
-    return new Weighed(research.figures(context.siteId(), topicId), coverage, reach.get(context));
+    return new Weighed(
+        research.figures(context.siteId(), topicId), coverage, siteStrength.get(context));
   }
 
   /**
@@ -60,7 +61,8 @@ class Weighing {
   }
 
   /** Groups with their coverage. */
-  record Weighed(List<GroupFigures> groups, Map<Long, Coverage> answered, Reach reach) {
+  record Weighed(
+      List<GroupFigures> groups, Map<Long, Coverage> answered, SiteStrength siteStrength) {
     private Coverage coverage(GroupFigures group) {
       return answered.getOrDefault(group.id(), Coverage.OPEN);
     }
@@ -81,7 +83,7 @@ class Weighing {
       List<Yield> ordered =
           groups.stream()
               .filter(group -> isAmong(group, among))
-              .map(g -> new Yield(g, reach.worth(g.demand(), g.wordTarget()).yield()))
+              .map(g -> new Yield(g, siteStrength.worth(g.demand(), g.wordTarget()).yield()))
               .sorted(
                   Comparator.<Yield, @Nullable Double>comparing(Yield::yield, highestFirst())
                       .thenComparing(y -> y.group().searches(), highestFirst())

@@ -11,6 +11,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.platform.web.In;
+import osmerin.app.publishing.Publishing;
+import osmerin.app.runups.StepRow;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;

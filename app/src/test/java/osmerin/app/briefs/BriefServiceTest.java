@@ -12,6 +12,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService.Saved;
+import osmerin.app.evidence.EvidenceService;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;

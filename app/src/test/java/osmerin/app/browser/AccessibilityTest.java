@@ -99,7 +99,7 @@ class AccessibilityTest extends DemoApplicationTest {
             "research/groups/1",
             "research/keywords",
             "research/keywords?q=nothing-like-it",
-            "research/reach",
+            "research/strength",
             "research/groups/1/commission",
             "research/import",
             "research/imports/1",

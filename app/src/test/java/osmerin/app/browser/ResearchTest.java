@@ -82,7 +82,7 @@ class ResearchTest extends BrowserTest {
     assertThat(browser.text(".worth-yield strong")).isNotEqualTo(before);
     assertThat(browser.text("#worth")).contains("strength 80");
 
-    browser.open(base + "/research/reach");
+    browser.open(base + "/research/strength");
     browser.type("#strength", "80");
     browser.press("Save");
     browser.waitForText("#foot", "The worth of every group follows");

@@ -42,9 +42,9 @@ class TripTest extends BrowserTest {
     browser.waitForText("main", "The first 20 rows");
     assertThat(browser.find("select[name=columns]").getAttribute("value")).isEqualTo("KEYWORD");
     browser.press("Import");
-    browser.waitForText(".figures", "1,240");
+    browser.waitForText(".figures", "1,277");
     browser.press("See the topics");
-    browser.waitForText("main .lead", "1,240 keywords");
+    browser.waitForText("main .lead", "1,277 keywords");
     assertThat(browser.text("#areas")).contains("open");
   }
 

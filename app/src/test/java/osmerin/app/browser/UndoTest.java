@@ -113,15 +113,15 @@ class UndoTest extends BrowserTest {
     String first = browser.path();
     browser.waitForText(".history", "was imported");
     importSample();
-    browser.waitForText(".figures", "1,240");
+    browser.waitForText(".figures", "1,277");
     browser.open(first);
     browser.press("Undo");
-    browser.waitForText("[data-said]", "holds 1,240 keywords of it. Take that import back first");
+    browser.waitForText("[data-said]", "holds 1,277 keywords of it. Take that import back first");
     browser.open(base + "/history");
     browser.press("Undo");
     browser.waitForText("#foot", "Taken back: marlpit-keywords.csv was imported");
     browser.open(base + "/research");
-    browser.waitForText(".lead", "1,240 keywords");
+    browser.waitForText(".lead", "1,277 keywords");
     browser.open(first);
     browser.press("Undo");
     browser.waitForText(".said", "This import was taken back");

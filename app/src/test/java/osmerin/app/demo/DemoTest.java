@@ -86,7 +86,7 @@ class DemoTest extends DemoApplicationTest {
             "research/groups/1",
             "research/keywords",
             "research/keywords?q=glaze&volumeFrom=500&covered=no&sort=-difficulty",
-            "research/reach",
+            "research/strength",
             "research/groups/1/worth?strength=40",
             "research/groups/1/commission",
             "pitches",

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.history.UndoService;
-import osmerin.app.inventory.InventoryIntake;
+import osmerin.app.live.InventoryIntake;
 import osmerin.app.near.NearTexts.Near;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.research.ImportService;

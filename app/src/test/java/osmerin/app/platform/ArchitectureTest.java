@@ -67,6 +67,10 @@ class ArchitectureTest {
       slices().matching("osmerin.core.(*)..").should().beFreeOfCycles();
 
   @ArchTest
+  static final ArchRule FORMATS_FORM_NO_CIRCLE =
+      slices().matching("osmerin.formats.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
   static final ArchRule MAPPERS_STAY_IN_THEIR_FEATURE =
       classes().that().areAnnotatedWith(Mapper.class).should().bePackagePrivate();
 

@@ -8,14 +8,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.reach.ReachService;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.worth.StrengthService;
 
 class GroupOrderTest extends ApplicationTest {
   @Autowired private ImportService imports;
-  @Autowired private ReachService reach;
+  @Autowired private StrengthService siteStrength;
   @Autowired private ResearchService research;
 
   @ParameterizedTest
@@ -31,10 +31,10 @@ class GroupOrderTest extends ApplicationTest {
         "keyword,volume,difficulty\nbig and hard,5000,95\nsmall and easy,100,5\n"
             + "nobody knows,8000,\nno volume,,10\n";
     imports.importFile(site, "a.csv", file.getBytes(StandardCharsets.UTF_8));
-    reach.set(site, new ReachService.Settings(30, null, null, null, 250), 0);
+    siteStrength.set(site, new StrengthService.Settings(30, null, null, null, 250), 0);
     assertThat(names(research.overview(site).next()))
         .containsExactly("small and easy", "big and hard", "nobody knows", "no volume");
-    reach.set(site, new ReachService.Settings(100, null, null, null, 250), 1);
+    siteStrength.set(site, new StrengthService.Settings(100, null, null, null, 250), 1);
     assertThat(names(research.overview(site).next()).get(0)).isEqualTo("big and hard");
   }
 

@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import osmerin.app.articles.GroupArticle;
-import osmerin.app.reach.Reach;
 import osmerin.app.research.LandscapeService.Mark;
 import osmerin.app.research.LandscapeService.Picture;
 import osmerin.app.research.LandscapeService.Plot;
@@ -16,6 +15,7 @@ import osmerin.app.research.ResearchMapper.TopicRow;
 import osmerin.app.research.ResearchService.ByYield;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.research.ResearchService.TopicSummary;
+import osmerin.app.worth.SiteStrength;
 import osmerin.core.article.Stage;
 import osmerin.core.coverage.Covered;
 import osmerin.core.intent.FunnelStage;
@@ -25,8 +25,8 @@ import osmerin.core.worth.Effort;
 import osmerin.core.worth.SiteReach;
 
 class LandscapeServiceTest {
-  private static final Reach REACH =
-      new Reach(25, null, null, null, 0, Effort.of(8), "post", false, SiteReach.of(25));
+  private static final SiteStrength REACH =
+      new SiteStrength(25, null, null, null, 0, Effort.of(8), "post", false, SiteReach.of(25));
 
   private final LandscapeService pictures = new LandscapeService();
 

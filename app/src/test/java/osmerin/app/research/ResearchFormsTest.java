@@ -169,7 +169,7 @@ class ResearchFormsTest extends ApplicationTest {
         "/anew/settings | minShared=99&mode=loose | 422 | at most 10",
         "/anew/settings | minShared=3&mode=loose&near=5 | 422 | nearness from 30 to 60",
         "/keywords/999999/language | language=de | 404 | no such page",
-        "/reach/learned | on=true | 422 | at least 30",
+        "/strength/learned | on=true | 422 | at least 30",
       })
   void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {
     List<GroupRow> before = groups();

@@ -1,7 +1,6 @@
 package osmerin.formats.table;
 
 import java.nio.charset.Charset;
-import osmerin.formats.text.Delimiter;
 
 /** Where in a file a table is, and how its rows are parted. */
 public sealed interface Source {

@@ -1,4 +1,4 @@
-/** Bytes to text and text to rows; start with {@link osmerin.formats.text.DecodedText}. */
+/** Bytes to text, whatever wrote them; start with {@link osmerin.formats.text.DecodedText}. */
 @NullMarked
 package osmerin.formats.text;
 

@@ -20,7 +20,7 @@ import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Volume;
-import osmerin.formats.text.Delimiter;
+import osmerin.formats.table.Delimiter;
 
 /** Cells in the clothes of many tools, and whole files written by one library and read back. */
 class CellsTest {

@@ -21,8 +21,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Volume;
+import osmerin.formats.table.Delimiter;
 import osmerin.formats.table.Source;
-import osmerin.formats.text.Delimiter;
 
 /** Files in the shapes in which tools of other people export them. */
 class StrangersFilesTest {

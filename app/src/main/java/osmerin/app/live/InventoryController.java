@@ -1,0 +1,205 @@
+package osmerin.app.live;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.live.InventoryIntake.Waiting;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Paging;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.GroupEdits;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.text.Counted;
+import osmerin.formats.text.UnreadableFileException;
+
+/** Bringing in what is live, matching it with groups, and seeing where articles compete. */
+@Controller
+@RequestMapping("/{site}/live")
+class InventoryController {
+  private static final int PAGE = 100;
+  private static final int SHOWN = 100;
+
+  private final InventoryIntake intake;
+  private final LiveMatching matching;
+  private final GroupEdits groups;
+
+  InventoryController(InventoryIntake intake, LiveMatching matching, GroupEdits groups) {
+    this.intake = intake;
+    this.matching = matching;
+    this.groups = groups;
+  }
+
+  /**
+   * Live articles and the groups they answer; those that nobody has decided unless all are asked.
+   */
+  @GetMapping("/inventory")
+  @Needs(Right.READ)
+  String list(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable String show,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    boolean open = !"all".equals(show);
+    Paging paging = new Paging(page, PAGE, matching.countMatches(site, open));
+    model.addAttribute("rows", matching.matches(site, open, paging.offset(), PAGE));
+    model.addAttribute("paging", paging);
+    model.addAttribute("open", open);
+    model.addAttribute("all", matching.countMatches(site, false));
+    return "live/inventory";
+  }
+
+  @GetMapping("/inventory/bring-in")
+  @Needs(Right.COMMISSION)
+  String bringIn() {
+    return "live/bring-in";
+  }
+
+  @PostMapping("/inventory/file")
+  @Needs(Right.COMMISSION)
+  String file(
+      SiteContext site, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
+      throws IOException {
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    if (name.isEmpty()) {
+      return fault("Choose a file first.", "", model, response);
+    }
+    try {
+      return preview(site, intake.keep(site, name, file.getBytes()));
+    } catch (UnreadableFileException | RefusedException e) {
+      return fault(name + ": " + e.getMessage(), "", model, response);
+    }
+  }
+
+  @PostMapping("/inventory/address")
+  @Needs(Right.COMMISSION)
+  String address(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable String address,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      return preview(site, intake.keepFrom(site, address));
+    } catch (UnreadableFileException | RefusedException e) {
+      return fault(String.valueOf(e.getMessage()), address, model, response);
+    }
+  }
+
+  /** Own pages that a keyword file told of. */
+  @PostMapping("/inventory/import/{id}")
+  @Needs(Right.COMMISSION)
+  String imported(
+      SiteContext site, @PathVariable long id, Model model, HttpServletResponse response) {
+    try {
+      return preview(site, intake.keepOwn(site, id));
+    } catch (RefusedException e) {
+      return fault(String.valueOf(e.getMessage()), "", model, response);
+    }
+  }
+
+  private static String preview(SiteContext site, UUID id) {
+    return "redirect:" + site.base() + "/live/inventory/" + id;
+  }
+
+  private static String fault(
+      String message, @Nullable String typed, Model model, HttpServletResponse response) {
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("fault", message);
+    model.addAttribute("typed", typed);
+    return "live/bring-in";
+  }
+
+  /** A file that was brought in already, on the way back for instance, leads to the list. */
+  @GetMapping("/inventory/{id}")
+  @Needs(Right.COMMISSION)
+  String preview(SiteContext site, @PathVariable UUID id, Model model) {
+    Optional<Waiting> waiting = intake.find(site, id);
+    if (waiting.isEmpty()) {
+      return list(site);
+    }
+    model.addAttribute("waiting", waiting.get());
+    model.addAttribute("shown", waiting.get().fresh().stream().limit(SHOWN).toList());
+    model.addAttribute("otherwise", site.today().minusYears(1).withDayOfYear(1));
+    return "live/preview";
+  }
+
+  @PostMapping("/inventory/{id}")
+  @Needs(Right.COMMISSION)
+  String bringIn(
+      SiteContext site,
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "false") boolean useChanged,
+      @RequestParam(defaultValue = "") String otherwise,
+      RedirectAttributes to) {
+    int count = intake.bringIn(site, id, useChanged, day(otherwise));
+    Foot.say(to, Counted.of(count, "article") + " brought in. Look at the groups they match.");
+    return list(site);
+  }
+
+  private static LocalDate day(String typed) {
+    try {
+      return LocalDate.parse(typed);
+    } catch (DateTimeParseException e) {
+      throw new RefusedException("“" + typed + "” is no day.");
+    }
+  }
+
+  @PostMapping("/inventory/match")
+  @Needs(Right.COMMISSION)
+  String match(SiteContext site, RedirectAttributes to) {
+    matching.match(site);
+    Foot.say(to, "Matched with the groups there are now.");
+    return list(site);
+  }
+
+  @PostMapping("/inventory/confirm")
+  @Needs(Right.COMMISSION)
+  String confirm(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable List<Integer> marked,
+      RedirectAttributes to) {
+    int count = matching.confirm(site, marked == null ? List.of() : marked);
+    Foot.say(to, Counted.of(count, "article") + " matched.");
+    return list(site);
+  }
+
+  /** Says the group by its name; without one the article answers none. */
+  @PostMapping("/inventory/articles/{number}")
+  @Needs(Right.COMMISSION)
+  String correct(
+      SiteContext site,
+      @PathVariable int number,
+      @RequestParam(defaultValue = "") String value,
+      RedirectAttributes to) {
+    matching.correct(site, number, value.isBlank() ? null : groups.named(site, value));
+    Foot.say(to, value.isBlank() ? "It answers no group." : "It answers “" + value.strip() + "”.");
+    return list(site);
+  }
+
+  @GetMapping("/overlap")
+  @Needs(Right.READ)
+  String overlap(SiteContext site, Model model) {
+    model.addAttribute("overlaps", matching.overlaps(site));
+    return "live/overlap";
+  }
+
+  private static String list(SiteContext site) {
+    return "redirect:" + site.base() + "/live/inventory";
+  }
+}

@@ -1,0 +1,307 @@
+package osmerin.app.live;
+
+import static osmerin.app.platform.data.CopyIn.fields;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.live.InventoryMapper.LiveRow;
+import osmerin.app.live.InventoryMapper.MatchRow;
+import osmerin.app.live.InventoryMapper.RankingRow;
+import osmerin.app.near.NearTexts;
+import osmerin.app.platform.data.CopyIn;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.GroupsChanged;
+import osmerin.app.research.ResearchService;
+import osmerin.app.research.SiteNearness;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.inventory.GroupBasis;
+import osmerin.core.inventory.PageMatch;
+import osmerin.core.inventory.PageMatcher;
+import osmerin.core.inventory.PageMatcher.Page;
+import osmerin.core.keyword.PageAddress;
+import osmerin.core.text.Counted;
+
+/**
+ * Which keyword groups the live articles answer: proposed by rankings and words, confirmed or
+ * corrected by people; and where articles compete with each other.
+ */
+@Service
+public class LiveMatching implements Reversal {
+  private static final String GROUP = "Group";
+
+  /** Titles that are so near chase the same thing. */
+  private static final double RIVALS = 0.55;
+
+  private static final int RIVALS_SHOWN = 100;
+
+  private final InventoryMapper inventory;
+  private final ResearchService research;
+  private final CopyIn copy;
+  private final History history;
+
+  private final NearTexts near;
+  private final SiteNearness nearness;
+
+  LiveMatching(
+      InventoryMapper inventory,
+      ResearchService research,
+      CopyIn copy,
+      History history,
+      NearTexts near,
+      SiteNearness nearness) {
+    this.near = near;
+    this.nearness = nearness;
+    this.inventory = inventory;
+    this.research = research;
+    this.copy = copy;
+    this.history = history;
+  }
+
+  /**
+   * Where articles compete.
+   *
+   * @param shared groups that more than one article answers
+   * @param spread articles that rank for groups that should be apart
+   * @param rivals live articles that are near each other though their groups differ
+   */
+  public record Overlaps(
+      List<ResearchService.Group> shared, List<Spread> spread, List<NearTexts.Rivals> rivals) {}
+
+  /** An article and the groups for whose keywords it ranks, the surest first. */
+  public record Spread(String reference, String title, List<RankingRow> groups) {}
+
+  /** Other rankings say something else. */
+  @EventListener
+  void groupsChanged(GroupsChanged event) {
+    matchAll(event.context());
+  }
+
+  /** Matches all live articles with the groups there are now. What people decided stays. */
+  @Transactional
+  public void match(SiteContext context) {
+    context.require(Right.COMMISSION);
+    matchAll(context);
+  }
+
+  private void matchAll(SiteContext context) {
+    List<LiveRow> rows = inventory.live(context.siteId());
+    if (rows.isEmpty()) {
+      return;
+    }
+    Map<String, Long> ids = new LinkedHashMap<>();
+    List<Page> pages = new ArrayList<>();
+    for (LiveRow row : rows) {
+      PageAddress.of(row.address())
+          .ifPresent(
+              address -> {
+                ids.put(String.valueOf(row.articleId()), row.articleId());
+                pages.add(new Page(String.valueOf(row.articleId()), address, row.title()));
+              });
+    }
+    PageMatcher matcher =
+        new PageMatcher(pages, nearness.of(context.siteId()), nearness.language(context.siteId()));
+    inventory
+        .groups(context.siteId())
+        .forEach(g -> matcher.group(String.valueOf(g.id()), g.name()));
+    inventory.ranked(
+        context.siteId(),
+        pages.stream().map(page -> page.address().value()).toList(),
+        result -> {
+          InventoryMapper.RankedRow row = result.getResultObject();
+          matcher.keyword(
+              String.valueOf(row.groupId()),
+              row.volume() == null ? 0 : row.volume(),
+              row.pages().stream().map(PageAddress::new).toList());
+        });
+    inventory
+        .ownRanked(context.siteId(), pages.stream().map(page -> page.address().value()).toList())
+        .forEach(
+            row ->
+                matcher.ranks(
+                    String.valueOf(row.groupId()),
+                    row.volume() == null ? 0 : row.volume(),
+                    new PageAddress(row.page()),
+                    row.position()));
+    inventory.deleteMatches(context.siteId());
+    record Matched(long article, PageMatch match) {}
+    List<Matched> matched = new ArrayList<>();
+    Map<String, PageMatch> titles = matcher.titles();
+    matcher
+        .matches(titles)
+        .forEach((key, list) -> list.forEach(m -> matched.add(new Matched(ids.get(key), m))));
+    copy.rows(
+        "live_match (article_id, group_id, basis, sure, keywords, best)",
+        matched,
+        m ->
+            fields(
+                m.article(),
+                m.match().group(),
+                m.match().basis(),
+                m.match().sure(),
+                m.match().keywords(),
+                m.match().best()));
+    copy.rows(
+        "title_match (article_id, group_id)",
+        titles.entrySet(),
+        title -> fields(ids.get(title.getKey()), Long.valueOf(title.getValue().group())));
+  }
+
+  /**
+   * Live articles with their groups, the surest match first.
+   *
+   * @param openOnly only those whose group nobody has decided
+   */
+  public List<MatchRow> matches(SiteContext context, boolean openOnly, int offset, int limit) {
+    return inventory.matches(context.siteId(), openOnly, offset, limit);
+  }
+
+  public long countMatches(SiteContext context, boolean openOnly) {
+    return inventory.countMatches(context.siteId(), openOnly);
+  }
+
+  /**
+   * Confirms the proposed groups of articles.
+   *
+   * @return how many
+   */
+  @Transactional
+  public int confirm(SiteContext context, Collection<Integer> numbers) {
+    context.require(Right.COMMISSION);
+    if (numbers.isEmpty()) {
+      throw new RefusedException("Mark the articles first, with Space or the box before each.");
+    }
+    List<Change> changes = new ArrayList<>();
+    for (MatchRow row : inventory.matchesOf(context.siteId(), List.copyOf(numbers))) {
+      if (row.proposedId() != null) {
+        GroupBasis basis = GroupBasis.confirmed(row.basis());
+        changes.addAll(decide(context, row, row.proposedId(), row.proposed(), basis));
+      }
+    }
+    history.note(
+        context,
+        Right.COMMISSION,
+        Counted.of(changes.size(), "article") + " matched with their groups.",
+        changes);
+    return changes.size();
+  }
+
+  /** Says which group an article answers, or that it answers none. */
+  @Transactional
+  public void correct(SiteContext context, int number, @Nullable Long groupId) {
+    context.require(Right.COMMISSION);
+    MatchRow row =
+        inventory.matchesOf(context.siteId(), List.of(number)).stream()
+            .findFirst()
+            .orElseThrow(() -> new NotFoundException("live article", number));
+    String name = groupId == null ? null : research.group(context, groupId).row().name();
+    GroupBasis basis = groupId == null ? null : GroupBasis.LATER;
+    List<Change> changes = decide(context, row, groupId, name, basis);
+    String reference = new ReferenceNumber(context.site().prefix(), number).toString();
+    history.note(
+        context,
+        Right.COMMISSION,
+        reference + (name == null ? " answers no group." : " answers “" + name + "”."),
+        changes);
+  }
+
+  /** Says which group an article answers; gives what that changed, for the history. */
+  private List<Change> decide(
+      SiteContext context,
+      MatchRow row,
+      @Nullable Long groupId,
+      @Nullable String name,
+      @Nullable GroupBasis basis) {
+    if (Objects.equals(groupId, row.groupId()) && row.decided()) {
+      return List.of();
+    }
+    set(context, row.number(), groupId, row.groupId(), basis);
+    inventory.setDecided(context.siteId(), row.number(), true);
+    return List.of(
+        Change.of(
+            Thing.MATCH,
+            row.number(),
+            GROUP,
+            row.groupName(),
+            name,
+            row.decided() + " " + row.groupId() + " " + row.groupBasis(),
+            "true " + groupId + " " + basis));
+  }
+
+  private void set(
+      SiteContext context,
+      int number,
+      @Nullable Long groupId,
+      @Nullable Long expected,
+      @Nullable GroupBasis basis) {
+    if (inventory.setGroup(context.siteId(), number, groupId, expected, basis) == 0) {
+      throw new RefusedException(
+          "The group of %s was set by somebody else meanwhile. Look once more."
+              .formatted(new ReferenceNumber(context.site().prefix(), number)));
+    }
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.MATCH;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    int number = Integer.parseInt(key);
+    for (Change change : changes) {
+      String[] from = String.valueOf(change.from()).split(" ");
+      String[] to = String.valueOf(change.to()).split(" ");
+      set(context, number, id(from[1]), id(to[1]), basis(from));
+      inventory.setDecided(context.siteId(), number, Boolean.parseBoolean(from[0]));
+    }
+  }
+
+  /** Entries of before may lack it; then what was chosen is not known. */
+  private static @Nullable GroupBasis basis(String[] kept) {
+    if (kept.length > 2) {
+      return kept[2].equals("null") ? null : GroupBasis.valueOf(kept[2]);
+    }
+    return kept[1].equals("null") ? null : GroupBasis.LATER;
+  }
+
+  private static @Nullable Long id(String text) {
+    return text.equals("null") ? null : Long.valueOf(text);
+  }
+
+  /** Where articles compete with each other. */
+  public Overlaps overlaps(SiteContext context) {
+    Map<Integer, List<RankingRow>> byArticle =
+        inventory.rankingForSeveral(context.siteId()).stream()
+            .collect(
+                Collectors.groupingBy(RankingRow::number, LinkedHashMap::new, Collectors.toList()));
+    List<Spread> spread = new ArrayList<>();
+    byArticle.forEach(
+        (number, rows) -> {
+          if (rows.size() > 1) {
+            spread.add(
+                new Spread(
+                    new ReferenceNumber(context.site().prefix(), number).toString(),
+                    rows.get(0).title(),
+                    rows));
+          }
+        });
+    return new Overlaps(
+        research.shared(context), spread, near.rivals(context, RIVALS, RIVALS_SHOWN));
+  }
+}

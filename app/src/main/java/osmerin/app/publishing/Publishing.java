@@ -1,0 +1,240 @@
+package osmerin.app.publishing;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleEdits;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Round;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.core.article.Stage;
+
+/** What is written down of publishing: the attempt, its outcome, and the hour set for it. */
+@Service
+public class Publishing {
+  /** The field of an article that holds the hour, in history. */
+  static final String HOUR = "Publish hour";
+
+  private final PublishingMapper rounds;
+  private final ArticleService looking;
+  private final ArticleEdits edits;
+  private final SiteService sites;
+  private final History history;
+  private final Clock clock;
+  private final Duration brokenOff;
+
+  /**
+   * @param brokenOff a publishing that has not ended after so long was broken off, and may be begun
+   *     again; longer than the host is waited for
+   */
+  Publishing(
+      PublishingMapper rounds,
+      ArticleService looking,
+      ArticleEdits edits,
+      SiteService sites,
+      History history,
+      Clock clock,
+      @Value("${osmerin.broken-off:1m}") Duration brokenOff) {
+    this.rounds = rounds;
+    this.looking = looking;
+    this.edits = edits;
+    this.sites = sites;
+    this.history = history;
+    this.clock = clock;
+    this.brokenOff = brokenOff;
+  }
+
+  /**
+   * A round whose hour has come.
+   *
+   * @param by who set the hour
+   * @param tries how often it failed since
+   */
+  public record Due(
+      long siteId, int number, long by, LocalDate publishDate, LocalTime publishHour, int tries) {}
+
+  /**
+   * Sets the hour at which a round is published by itself on its publish date, in the site's zone.
+   *
+   * @param seen the hour the person saw
+   * @param hour null for by hand
+   */
+  @Transactional
+  public void setHour(
+      SiteContext context, int number, @Nullable LocalTime seen, @Nullable LocalTime hour) {
+    context.require(Right.EDIT);
+    Round round = looking.get(context, number);
+    if (round.isLive()) {
+      throw new RefusedException(round.reference() + " is live already.");
+    }
+    if (round.publishDate() == null && hour != null) {
+      throw new RefusedException(
+          round.reference() + " has no publish date yet. Set the day first, then the hour.");
+    }
+    if (hour != null && isPast(context, round.publishDate(), hour)) {
+      throw new RefusedException(
+          "%s at %s has passed. Publish %s now, or set a later hour."
+              .formatted(In.day(round.publishDate()), hour, round.reference()));
+    }
+    if (!Objects.equals(round.publishHour(), seen)
+        || rounds.setPublishHour(round.id(), seen, hour, hour == null ? null : context.personId())
+            == 0) {
+      String now = round.publishHour() == null ? "" : round.publishHour().toString();
+      throw new ConflictException(
+          round.reference(),
+          HOUR,
+          words(round.publishHour()),
+          words(hour),
+          history.lastBy(context, Thing.ARTICLE, number, HOUR),
+          Map.of("seen", now));
+    }
+    if (!Objects.equals(seen, hour)) {
+      String sentence =
+          hour == null
+              ? round.reference() + " is published by hand."
+              : "%s publishes itself at %s.".formatted(round.reference(), hour);
+      history.note(
+          context,
+          Right.EDIT,
+          sentence,
+          Change.of(Thing.ARTICLE, number, HOUR, words(seen), words(hour), seen, hour));
+    }
+  }
+
+  private boolean isPast(SiteContext context, LocalDate date, LocalTime hour) {
+    return date.atTime(hour).atZone(context.site().zoneId()).toInstant().isBefore(clock.instant());
+  }
+
+  private static String words(@Nullable LocalTime hour) {
+    return hour == null ? "by hand" : hour.toString();
+  }
+
+  /** Rounds at Ready whose hour has come and that may be tried now, those of all sites. */
+  public List<Due> due(Duration pause, int mostTries) {
+    Instant now = clock.instant();
+    return rounds.due(now, now.minus(pause), mostTries);
+  }
+
+  /**
+   * Claims the round for publishing.
+   *
+   * @throws RefusedException when it is not Ready, or somebody is publishing it at this moment
+   */
+  @Transactional
+  public void begin(SiteContext context, Round round) {
+    context.require(Right.EDIT);
+    Instant now = clock.instant();
+    if (rounds.begin(round.id(), now.minus(brokenOff), now) == 0) {
+      throw new RefusedException(
+          round.isLive()
+              ? round.reference() + " is live already."
+              : round.stage() == Stage.READY
+                  ? round.reference() + " is being published at this moment."
+                  : round.reference() + " is not Ready.");
+    }
+  }
+
+  /** Publishing failed: the article stays Ready, with the reason. */
+  @Transactional
+  public void failed(SiteContext context, Round round, String reason) {
+    rounds.failed(round.id(), reason, clock.instant());
+    history.note(
+        context,
+        Right.EDIT,
+        "%s was not published. %s".formatted(round.reference(), reason),
+        Change.lasting(Thing.ARTICLE, round.number(), "Publishing", null, reason));
+  }
+
+  /**
+   * Publishing succeeded: the round is live from now on.
+   *
+   * @param remark an end for the sentence in the history, such as how late it was
+   */
+  @Transactional
+  public void wentLive(
+      SiteContext context, Round round, String address, boolean simulated, String remark) {
+    LocalDate today = sites.today(context.site());
+    live(context, round, clock.instant(), today, address, simulated, " went live" + remark + ".");
+  }
+
+  /**
+   * The round was published elsewhere.
+   *
+   * @param address where it is
+   * @param day since when, not after today
+   */
+  @Transactional
+  public void wasPublishedElsewhere(
+      SiteContext context, int number, String address, LocalDate day) {
+    context.require(Right.EDIT);
+    Round round = looking.get(context, number);
+    if (round.stage() != Stage.READY) {
+      throw new RefusedException(
+          round.reference() + (round.isLive() ? " is live already." : " is not Ready."));
+    }
+    if (day.isAfter(context.today())) {
+      throw new RefusedException("It cannot be live since a day that is yet to come.");
+    }
+    Instant at = day.atTime(12, 0).atZone(context.site().zoneId()).toInstant();
+    Instant moment = at.isAfter(clock.instant()) ? clock.instant() : at;
+    live(context, round, moment, day, webAddress(address), false, " is live, published elsewhere.");
+  }
+
+  private void live(
+      SiteContext context,
+      Round round,
+      Instant at,
+      LocalDate day,
+      String address,
+      boolean simulated,
+      String what) {
+    if (rounds.wentLive(round.id(), at, day) == 1) {
+      rounds.setLiveAddress(round.articleId(), address, simulated);
+      Change moved = edits.wentLive(context, round);
+      history.note(context, Right.EDIT, round.reference() + what, moved);
+    }
+  }
+
+  /** Types in another live address, for an article that has moved. */
+  @Transactional
+  public void setLiveAddress(SiteContext context, int number, String address) {
+    context.require(Right.EDIT);
+    Round round = looking.get(context, number);
+    if (round.liveAddress() == null) {
+      throw new RefusedException(round.reference() + " is not live.");
+    }
+    String wanted = webAddress(address);
+    rounds.setLiveAddress(round.articleId(), wanted, false);
+    history.note(
+        context,
+        Right.EDIT,
+        "The address of %s was set.".formatted(round.reference()),
+        Change.lasting(Thing.ARTICLE, number, "Live address", round.liveAddress(), wanted));
+  }
+
+  private static String webAddress(String typed) {
+    String address = typed.strip();
+    if (!address.matches("https?://[^\\s/]+\\.?[^\\s]*") || address.length() > 2_000) {
+      throw new RefusedException(
+          "“%s” is no address of a page. It begins with https:// or http://.".formatted(address));
+    }
+    return address;
+  }
+}

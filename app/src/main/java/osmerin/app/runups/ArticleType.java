@@ -1,0 +1,12 @@
+package osmerin.app.runups;
+
+import osmerin.core.article.Kind;
+
+/**
+ * An article type, or for {@link Kind#REFRESH} a refresh depth.
+ *
+ * @param hours of its run-up
+ * @param writingHours of the writing among them
+ */
+public record ArticleType(
+    long id, String name, Kind kind, int cushion, double hours, double writingHours) {}

@@ -1,0 +1,25 @@
+package osmerin.app.runups;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+
+@Mapper
+interface StepMapper {
+  List<StepRow> of(@Param("roundIds") List<Long> roundIds);
+
+  void begin(@Param("roundId") long roundId, @Param("typeId") long typeId);
+
+  int tick(
+      @Param("roundId") long roundId,
+      @Param("key") String key,
+      @Param("day") LocalDate day,
+      @Param("personId") @Nullable Long personId,
+      @Param("due") @Nullable LocalDate due);
+
+  int untick(@Param("roundId") long roundId, @Param("key") String key);
+
+  void retype(@Param("roundId") long roundId, @Param("typeId") long typeId);
+}
