@@ -32,6 +32,8 @@ interface EvidenceMapper {
 
   Optional<EvidenceRow> find(@Param("siteId") long siteId, @Param("normal") String normal);
 
+  String state(@Param("siteId") long siteId);
+
   long upsert(
       @Param("siteId") long siteId,
       @Param("phrase") String phrase,

@@ -41,6 +41,11 @@ public class EvidenceService {
     return search.isConnected();
   }
 
+  /** Differs when evidence of the site does. */
+  public String state(long siteId) {
+    return evidence.state(siteId);
+  }
+
   /** The evidence for a phrase, if it was fetched. */
   public Optional<Kept> find(SiteContext context, String phrase) {
     String normal = NormalForm.of(phrase);

@@ -1,5 +1,7 @@
 package osmerin.app.research;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -9,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
+import osmerin.app.evidence.EvidenceService;
+import osmerin.app.history.History;
 import osmerin.app.site.SiteContext;
 import osmerin.app.worth.SiteStrength;
 import osmerin.app.worth.StrengthService;
@@ -18,35 +22,63 @@ import osmerin.core.coverage.Covered;
 /** How far each group of a site is answered, and what it would yield. */
 @Component
 class Weighing {
+  /** Figures of so many groups, of all sites together, are kept. */
+  private static final int MOST_KEPT = 500_000;
+
   private final ResearchMapper research;
+  private final EvidenceService evidence;
+  private final History history;
   private final ArticleService articles;
   private final StrengthService siteStrength;
 
-  Weighing(ResearchMapper research, ArticleService articles, StrengthService siteStrength) {
+  Weighing(
+      ResearchMapper research,
+      EvidenceService evidence,
+      History history,
+      ArticleService articles,
+      StrengthService siteStrength) {
     this.research = research;
+    this.evidence = evidence;
+    this.history = history;
     this.articles = articles;
     this.siteStrength = siteStrength;
   }
 
+  /** After which changes and evidence figures were read; reading them takes most of the time. */
+  private record Asked(long siteId, String changes, String evidence) {}
+
+  private final Cache<Asked, List<GroupFigures>> figures =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_KEPT)
+          .weigher((Asked asked, List<GroupFigures> its) -> 1 + its.size())
+          .build();
+
+  private List<GroupFigures> figures(SiteContext context) {
+    Asked asked =
+        new Asked(context.siteId(), history.state(context), evidence.state(context.siteId()));
+    return figures.get(asked, key -> List.copyOf(research.figures(context.siteId(), null)));
+  }
+
   /** All groups that are in sight. */
   Weighed all(SiteContext context) {
-    return of(context, null);
+    return of(context, figures(context));
   }
 
   /** How much of a topic is covered. */
   Covered topic(SiteContext context, long topicId) {
-    return of(context, topicId).byTopic().getOrDefault(topicId, Covered.of(List.of()));
+    return of(context, research.figures(context.siteId(), topicId))
+        .byTopic()
+        .getOrDefault(topicId, Covered.of(List.of()));
   }
 
-  private Weighed of(SiteContext context, @Nullable Long topicId) {
+  private Weighed of(SiteContext context, List<GroupFigures> groups) {
     Map<Long, Coverage> coverage = new HashMap<>();
     articles
         .byGroup(context.siteId())
         .forEach(
             (group, its) ->
                 coverage.put(group, Coverage.of(its.stream().map(GroupArticle::answer).toList())));
-    return new Weighed(
-        research.figures(context.siteId(), topicId), coverage, siteStrength.get(context));
+    return new Weighed(groups, coverage, siteStrength.get(context));
   }
 
   /**
