@@ -26,7 +26,7 @@ import osmerin.app.live.InventoryMapper.ReadingRow;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ImportService;
+import osmerin.app.research.ImportReports;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.keyword.PageAddress;
@@ -47,7 +47,7 @@ public class InventoryIntake {
   private final GuardedFetch fetch;
   private final LiveArticles live;
   private final LiveMatching matching;
-  private final ImportService imports;
+  private final ImportReports reports;
   private final CopyIn copy;
   private final TransactionTemplate transaction;
   private final Clock clock;
@@ -57,7 +57,7 @@ public class InventoryIntake {
       GuardedFetch fetch,
       LiveArticles live,
       LiveMatching matching,
-      ImportService imports,
+      ImportReports reports,
       CopyIn copy,
       TransactionTemplate transaction,
       Clock clock) {
@@ -65,7 +65,7 @@ public class InventoryIntake {
     this.fetch = fetch;
     this.live = live;
     this.matching = matching;
-    this.imports = imports;
+    this.reports = reports;
     this.copy = copy;
     this.transaction = transaction;
     this.clock = clock;
@@ -129,7 +129,7 @@ public class InventoryIntake {
   public UUID keepOwn(SiteContext context, long importId) {
     context.require(Right.COMMISSION);
     List<LivePage> pages =
-        imports.ownPages(context, importId).stream()
+        reports.ownPages(context, importId).stream()
             .map(page -> new LivePage("https://" + page.value(), null, null, null))
             .toList();
     return keep(

@@ -20,9 +20,9 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Paging;
-import osmerin.app.research.ImportService.Waiting;
+import osmerin.app.research.ImportMapper.ImportRow;
 import osmerin.app.research.Readings.Corrections;
-import osmerin.app.research.ResearchMapper.ImportRow;
+import osmerin.app.research.Uploads.Waiting;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -46,12 +46,22 @@ class ImportController {
   private static final int PAGE = 50;
 
   private final ImportService imports;
+  private final Uploads uploads;
+  private final ImportReports reports;
   private final ImportJob job;
   private final Readings readings;
   private final History history;
 
-  ImportController(ImportService imports, ImportJob job, Readings readings, History history) {
+  ImportController(
+      ImportService imports,
+      Uploads uploads,
+      ImportReports reports,
+      ImportJob job,
+      Readings readings,
+      History history) {
     this.imports = imports;
+    this.uploads = uploads;
+    this.reports = reports;
     this.job = job;
     this.readings = readings;
     this.history = history;
@@ -60,7 +70,7 @@ class ImportController {
   @GetMapping("/import")
   @Needs(Right.IMPORT)
   String upload(SiteContext site, Model model) {
-    model.addAttribute("imports", imports.imports(site, 0, LATEST_SHOWN));
+    model.addAttribute("imports", reports.imports(site, 0, LATEST_SHOWN));
     return "research/upload";
   }
 
@@ -74,7 +84,7 @@ class ImportController {
       if (name.isEmpty()) {
         return fault("Choose a file first.", null, upload(site, model), model, response);
       }
-      UUID id = imports.keep(site, name, file.getBytes());
+      UUID id = uploads.keep(site, name, file.getBytes());
       return "redirect:/" + site.site().slug() + "/research/import/" + id;
     } catch (UnreadableFileException e) {
       return fault(e.getMessage(), name, upload(site, model), model, response);
@@ -85,7 +95,7 @@ class ImportController {
   @GetMapping("/import/{id}")
   @Needs(Right.IMPORT)
   String preview(SiteContext site, @PathVariable UUID id, Corrections corrections, Model model) {
-    return imports
+    return uploads
         .find(site, id)
         .map(waiting -> preview(site, waiting, corrections, model))
         .orElse("redirect:" + site.base() + "/research/imports");
@@ -118,7 +128,7 @@ class ImportController {
       Corrections corrections,
       Model model,
       HttpServletResponse response) {
-    Waiting waiting = imports.waiting(site, id);
+    Waiting waiting = uploads.waiting(site, id);
     try {
       return "redirect:"
           + site.base()
@@ -147,19 +157,19 @@ class ImportController {
   @Needs(Right.READ)
   void problems(SiteContext site, @PathVariable long id, HttpServletResponse response)
       throws IOException {
-    ImportRow row = imports.finished(site, id).row();
+    ImportRow row = reports.finished(site, id).row();
     response.setContentType("text/csv;charset=UTF-8");
     response.setHeader(
         "Content-Disposition", "attachment; filename=\"import-" + row.id() + "-problems.csv\"");
-    imports.writeProblems(site, id, response.getWriter());
+    reports.writeProblems(site, id, response.getWriter());
   }
 
   /** All imports, the latest first. */
   @GetMapping("/imports")
   @Needs(Right.READ)
   String imports(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
-    Paging paging = new Paging(page, PAGE, imports.countImports(site));
-    List<ImportRow> rows = imports.imports(site, paging.offset(), PAGE);
+    Paging paging = new Paging(page, PAGE, reports.countImports(site));
+    List<ImportRow> rows = reports.imports(site, paging.offset(), PAGE);
     model.addAttribute("imports", rows);
     model.addAttribute(
         "standing",
@@ -176,9 +186,9 @@ class ImportController {
       @PathVariable long id,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
-    model.addAttribute("report", imports.finished(site, id));
-    Paging paging = new Paging(page, PAGE, imports.countFigureChanges(id));
-    model.addAttribute("changes", imports.figureChanges(site, id, paging.offset(), PAGE));
+    model.addAttribute("report", reports.finished(site, id));
+    Paging paging = new Paging(page, PAGE, reports.countFigureChanges(id));
+    model.addAttribute("changes", reports.figureChanges(site, id, paging.offset(), PAGE));
     model.addAttribute("paging", paging);
     model.addAttribute("history", history.entries(site, Asked.of(Thing.IMPORT, id), 0, 5));
     return "research/report";

@@ -19,8 +19,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ImportService.Finished;
-import osmerin.app.research.ImportService.Waiting;
+import osmerin.app.research.ImportReports.Finished;
+import osmerin.app.research.Uploads.Waiting;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
@@ -82,6 +82,8 @@ public class ImportJob {
 
   private final SchedulerClient jobs;
   private final ImportService imports;
+  private final Uploads uploads;
+  private final ImportReports reports;
   private final LongWork work;
   private final SiteService sites;
   private final TeamService team;
@@ -91,6 +93,8 @@ public class ImportJob {
   ImportJob(
       @Lazy SchedulerClient jobs,
       ImportService imports,
+      Uploads uploads,
+      ImportReports reports,
       LongWork work,
       SiteService sites,
       TeamService team,
@@ -98,6 +102,8 @@ public class ImportJob {
       Clock clock) {
     this.jobs = jobs;
     this.imports = imports;
+    this.uploads = uploads;
+    this.reports = reports;
     this.work = work;
     this.sites = sites;
     this.team = team;
@@ -113,7 +119,7 @@ public class ImportJob {
    */
   @Transactional
   UUID order(SiteContext context, Waiting upload, FileReading reading) {
-    imports.requireReadable(context, upload, reading);
+    uploads.requireReadable(context, upload, reading);
     UUID id = work.begin(context, "Import", upload.name());
     Order order = Order.of(context, id, upload.id(), reading);
     boolean fresh =
@@ -144,7 +150,7 @@ public class ImportJob {
                     order.reading(),
                     (step, part, total) -> work.step(order.work(), step, part, total));
             String path = research + "/imports/" + done;
-            work.done(context, order.work(), sentence(imports.finished(context, done)), path);
+            work.done(context, order.work(), sentence(reports.finished(context, done)), path);
           });
     } catch (WorkStoppedException e) {
       LOG.info("import of {} was stopped", order.upload());

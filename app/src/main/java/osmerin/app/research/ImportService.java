@@ -2,10 +2,6 @@ package osmerin.app.research;
 
 import static osmerin.app.platform.data.CopyIn.fields;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.io.Writer;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Iterator;
@@ -26,13 +22,8 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
-import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.research.GroupStore.Placed;
 import osmerin.app.research.KnownKeyword.ByHand;
-import osmerin.app.research.ResearchMapper.FigureChange;
-import osmerin.app.research.ResearchMapper.ImportRow;
-import osmerin.app.research.ResearchMapper.ProblemRow;
-import osmerin.app.research.ResearchMapper.ProblemTotal;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.Progress;
@@ -42,7 +33,6 @@ import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
 import osmerin.core.text.LanguageGuess;
 import osmerin.formats.keywords.FileReading;
-import osmerin.formats.keywords.GroupFile;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
 import osmerin.formats.keywords.OwnRanking;
@@ -54,27 +44,9 @@ import osmerin.formats.keywords.RowProblem;
  */
 @Service
 public class ImportService {
-  /** Problems shown of one import; the numbers count all of them. */
-  static final int PROBLEMS_SHOWN = 1_000;
-
-  /** An upload that waits for its columns to be confirmed. */
-  record Waiting(UUID id, String name, KeywordFile file) {}
-
-  /**
-   * A finished import.
-   *
-   * @param own keywords for which it says where the site's own page stands
-   * @param ownPages how many pages it names then
-   */
-  record Finished(
-      ImportRow row, List<ProblemTotal> totals, List<ProblemRow> problems, int own, int ownPages) {
-    /** Values that were dropped, their rows kept. */
-    public int dropped() {
-      return totals.stream().filter(t -> !t.rejected()).mapToInt(ProblemTotal::rows).sum();
-    }
-  }
-
   private final ResearchMapper research;
+  private final ImportMapper imports;
+  private final Uploads uploads;
   private final Regrouping regrouping;
   private final GroupStore store;
   private final VariantFolding folding;
@@ -87,6 +59,8 @@ public class ImportService {
 
   ImportService(
       ResearchMapper research,
+      ImportMapper imports,
+      Uploads uploads,
       Regrouping regrouping,
       GroupStore store,
       VariantFolding folding,
@@ -100,6 +74,8 @@ public class ImportService {
     this.readings = readings;
     this.nearness = nearness;
     this.research = research;
+    this.imports = imports;
+    this.uploads = uploads;
     this.regrouping = regrouping;
     this.store = store;
     this.folding = folding;
@@ -109,57 +85,23 @@ public class ImportService {
   }
 
   /**
-   * Keeps an uploaded file until its columns are confirmed; uploads of days ago are thrown away.
-   *
-   * @throws osmerin.formats.text.UnreadableFileException when it is empty or no text; then nothing
-   *     is kept
-   */
-  @Transactional
-  public UUID keep(SiteContext context, String name, byte[] content) {
-    context.require(Right.IMPORT);
-    new KeywordFile(content).guess();
-    UUID id = UUID.randomUUID();
-    research.deleteOldFiles(context.siteId());
-    research.insertFile(id, context.siteId(), context.personId(), name, content);
-    return id;
-  }
-
-  /** A file that waits; none once it was imported. */
-  Optional<Waiting> find(SiteContext context, UUID id) {
-    return research
-        .findFile(id, context.siteId())
-        .map(f -> new Waiting(f.id(), f.name(), new KeywordFile(f.content())));
-  }
-
-  Waiting waiting(SiteContext context, UUID id) {
-    return find(context, id).orElseThrow(() -> new NotFoundException("uploaded file", id));
-  }
-
-  /**
-   * @throws osmerin.formats.text.UnreadableFileException when no column holds keywords
-   */
-  void requireReadable(SiteContext context, Waiting waiting, FileReading reading) {
-    context.require(Right.IMPORT);
-    waiting.file().requireKeywords(reading);
-  }
-
-  /**
    * Imports a file that waits.
    *
    * @param progress is told of each part of the work
    */
   @Transactional
   public long importWaiting(SiteContext context, UUID id, FileReading reading, Progress progress) {
-    Named rows = read(context, waiting(context, id), reading, progress);
+    Named rows = read(context, uploads.waiting(context, id), reading, progress);
     long done = importRows(context, rows.name(), rows.rows(), progress);
-    research.deleteFile(id);
+    uploads.done(id);
     return done;
   }
 
   private record Named(String name, KeywordRows rows) {}
 
   /** On its own, so that the file is not kept in memory any longer than this. */
-  private Named read(SiteContext context, Waiting waiting, FileReading reading, Progress progress) {
+  private Named read(
+      SiteContext context, Uploads.Waiting waiting, FileReading reading, Progress progress) {
     progress.at("Counting the rows");
     KeywordFile.Survey survey = waiting.file().survey(reading);
     readings.remember(context, waiting.file(), reading);
@@ -171,66 +113,6 @@ public class ImportService {
   @Transactional
   public long importFile(SiteContext context, String name, byte[] content) {
     return importRows(context, name, new KeywordFile(content).read(), Progress.UNWATCHED);
-  }
-
-  /** Imports, the latest first. */
-  List<ImportRow> imports(SiteContext context, int offset, int limit) {
-    return research.imports(context.siteId(), offset, limit);
-  }
-
-  long countImports(SiteContext context) {
-    return research.countImports(context.siteId());
-  }
-
-  /** Keywords whose figures an import changed, the greatest change of volume first. */
-  List<FigureChange> figureChanges(SiteContext context, long importId, int offset, int limit) {
-    return research.figureChanges(context.siteId(), importId, offset, limit);
-  }
-
-  long countFigureChanges(long importId) {
-    return research.countFigureChanges(importId);
-  }
-
-  Finished finished(SiteContext context, long id) {
-    ImportRow row =
-        research
-            .findImport(context.siteId(), id)
-            .orElseThrow(() -> new NotFoundException("import", id));
-    return new Finished(
-        row,
-        research.problemTotals(id),
-        research.problems(id, PROBLEMS_SHOWN),
-        research.countOwn(context.siteId(), id),
-        research.ownPages(context.siteId(), id).size());
-  }
-
-  /** Writes everything that was wrong in a file as CSV, by line. */
-  @Transactional(readOnly = true)
-  public void writeProblems(SiteContext context, long id, Writer out) {
-    if (research.findImport(context.siteId(), id).isEmpty()) {
-      throw new NotFoundException("import", id);
-    }
-    try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord("line", "row", "reason", "value", "outcome");
-      research.eachProblem(id, result -> csv.writeRecord(fieldsOf(result.getResultObject())));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static List<String> fieldsOf(ProblemRow row) {
-    return List.of(
-        String.valueOf(row.line()),
-        GroupFile.defused(row.text()),
-        row.reason(),
-        GroupFile.defused(row.value()),
-        row.rejected() ? "row left out" : "value dropped");
-  }
-
-  /** The own pages that an import tells of, each once. */
-  @Transactional(readOnly = true)
-  public List<PageAddress> ownPages(SiteContext context, long importId) {
-    return research.ownPages(context.siteId(), importId).stream().map(PageAddress::new).toList();
   }
 
   private long importRows(SiteContext context, String name, KeywordRows rows, Progress progress) {
@@ -266,7 +148,7 @@ public class ImportService {
             (int) added.stream().filter(k -> k.byHand().excluded()).count());
     boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
     long importId =
-        research.insertImport(context.siteId(), context.personId(), name, report, withPages);
+        imports.insertImport(context.siteId(), context.personId(), name, report, withPages);
     storeProblems(importId, rows.problems());
     storeBefore(importId, met);
     storeChanged(importId, changed);
@@ -332,10 +214,10 @@ public class ImportService {
 
   /** Keeps what the keywords of the file were before, so that the import can be taken back. */
   private void storeBefore(long importId, List<Long> keywordIds) {
-    research.createMet();
+    imports.createMet();
     copy.rows("met_keyword (id)", keywordIds, CopyIn::fields);
-    research.keepBefore(importId);
-    research.markMet(importId);
+    imports.keepBefore(importId);
+    imports.markMet(importId);
   }
 
   private List<KnownKeyword> withIds(List<Keyword> keywords, ExcludeList excluded) {
@@ -398,7 +280,7 @@ public class ImportService {
   }
 
   private void storeChanged(long importId, List<KnownKeyword> changed) {
-    research.createChanged();
+    imports.createChanged();
     copy.rows(
         "changed_keyword (id, volume, volume_low, volume_high, difficulty, cost_per_click, intent,"
             + " pages, import_id)",
@@ -409,7 +291,7 @@ public class ImportService {
           fields.add(importId);
           return fields;
         });
-    research.applyChanged();
+    imports.applyChanged();
   }
 
   private static List<@Nullable Object> figures(Keyword k) {

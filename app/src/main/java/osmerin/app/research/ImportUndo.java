@@ -8,7 +8,7 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ResearchMapper.UsedGroup;
+import osmerin.app.research.ImportMapper.UsedGroup;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.text.Counted;
@@ -23,6 +23,7 @@ class ImportUndo implements Reversal {
   static final String IMPORT = "Import";
 
   private final ResearchMapper research;
+  private final ImportMapper imports;
   private final Regrouping regrouping;
   private final GroupStore store;
   private final VariantFolding folding;
@@ -30,6 +31,7 @@ class ImportUndo implements Reversal {
 
   ImportUndo(
       ResearchMapper research,
+      ImportMapper imports,
       Regrouping regrouping,
       GroupStore store,
       VariantFolding folding,
@@ -37,6 +39,7 @@ class ImportUndo implements Reversal {
     this.events = events;
     this.folding = folding;
     this.research = research;
+    this.imports = imports;
     this.regrouping = regrouping;
     this.store = store;
   }
@@ -56,11 +59,11 @@ class ImportUndo implements Reversal {
     long siteId = context.siteId();
     research.lock(siteId);
     refuseIfBuiltOn(context, id);
-    if (research.markUndone(siteId, id) == 0) {
+    if (imports.markUndone(siteId, id) == 0) {
       throw new RefusedException("That import was taken back already.");
     }
-    research.putBefore(id);
-    research.removeAdded(siteId, id);
+    imports.putBefore(id);
+    imports.removeAdded(siteId, id);
     research.freeArticles(siteId);
     research.removeEmptyGroups(siteId);
     research.emptyGroups(siteId, null);
@@ -72,7 +75,7 @@ class ImportUndo implements Reversal {
   }
 
   private void refuseIfBuiltOn(SiteContext context, long id) {
-    research
+    imports
         .findLater(id)
         .ifPresent(
             later -> {
@@ -83,7 +86,7 @@ class ImportUndo implements Reversal {
                           In.moment(later.at(), context.site().zoneId()),
                           Counted.of(later.keywords(), "keyword")));
             });
-    List<UsedGroup> used = research.usedGroups(context.siteId(), id);
+    List<UsedGroup> used = imports.usedGroups(context.siteId(), id);
     if (!used.isEmpty()) {
       UsedGroup first = used.get(0);
       throw new RefusedException(

@@ -33,7 +33,7 @@ class KeywordController {
   private final KeywordEdits edits;
   private final KeywordViews views;
   private final ResearchService research;
-  private final ImportService imports;
+  private final ImportReports reports;
   private final KeywordLanguages languages;
 
   KeywordController(
@@ -41,14 +41,14 @@ class KeywordController {
       KeywordEdits edits,
       KeywordViews views,
       ResearchService research,
-      ImportService imports,
+      ImportReports reports,
       KeywordLanguages languages) {
     this.languages = languages;
     this.ledger = ledger;
     this.edits = edits;
     this.views = views;
     this.research = research;
-    this.imports = imports;
+    this.reports = reports;
   }
 
   /** Asked for without a filter, it opens with the view that the person chose for that. */
@@ -72,7 +72,7 @@ class KeywordController {
     model.addAttribute("intents", SearchIntent.values());
     model.addAttribute("sizes", ArticleFilter.SIZES);
     model.addAttribute("topics", research.topicNames(site));
-    model.addAttribute("imports", imports.imports(site, 0, IMPORTS_OFFERED));
+    model.addAttribute("imports", reports.imports(site, 0, IMPORTS_OFFERED));
     model.addAttribute("views", views.list(site));
     model.addAttribute("query", request.getQueryString());
     return "research/keywords";

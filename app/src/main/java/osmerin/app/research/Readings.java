@@ -8,7 +8,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import osmerin.app.research.ResearchMapper.HeaderNames;
+import osmerin.app.research.ImportMapper.HeaderNames;
 import osmerin.app.site.SiteContext;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
@@ -22,10 +22,10 @@ import osmerin.formats.table.Source;
  */
 @Component
 class Readings {
-  private final ResearchMapper research;
+  private final ImportMapper imports;
 
-  Readings(ResearchMapper research) {
-    this.research = research;
+  Readings(ImportMapper imports) {
+    this.imports = imports;
   }
 
   /** What a person corrected; what is null is guessed. */
@@ -65,7 +65,7 @@ class Readings {
   /** A header met before is known again, whatever title stands above it. */
   private FileReading knownOrGuessed(SiteContext context, KeywordFile file, Source source) {
     Set<List<String>> known =
-        research.headerNames(context.siteId()).stream()
+        imports.headerNames(context.siteId()).stream()
             .map(HeaderNames::names)
             .collect(Collectors.toSet());
     List<List<String>> first = file.first(source);
@@ -80,7 +80,7 @@ class Readings {
     if (!reading.header()) {
       return reading;
     }
-    return research
+    return imports
         .findHeader(context.siteId(), names(file, reading))
         .map(h -> h.columns().stream().map(Column::valueOf).toList())
         .filter(columns -> columns.size() == reading.columns().size())
@@ -92,7 +92,7 @@ class Readings {
   void remember(SiteContext context, KeywordFile file, FileReading reading) {
     if (reading.header()) {
       List<String> columns = reading.columns().stream().map(Column::name).toList();
-      research.rememberHeader(context.siteId(), names(file, reading), columns);
+      imports.rememberHeader(context.siteId(), names(file, reading), columns);
     }
   }
 

@@ -3,10 +3,8 @@ package osmerin.app.research;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.session.ResultHandler;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Demand;
 import osmerin.core.group.GroupingSettings;
@@ -78,89 +76,8 @@ interface ResearchMapper {
     }
   }
 
-  /** A file that waits. */
-  record UploadedFile(UUID id, String name, byte[] content) {}
-
-  /** An import as it is listed. */
-  record ImportRow(
-      long id,
-      String fileName,
-      String person,
-      Instant at,
-      int read,
-      int added,
-      int changed,
-      int unchanged,
-      int repeated,
-      int rejected,
-      @Nullable Instant undoneAt,
-      int excluded) {}
-
-  /** A row that could not be read. */
-  record ProblemRow(long line, String text, String reason, String value, boolean rejected) {}
-
-  /** How often one thing was wrong. */
-  record ProblemTotal(String reason, boolean rejected, int rows) {}
-
   /** Lets one import of a site run at a time. */
   String lock(@Param("siteId") long siteId);
-
-  void insertFile(
-      @Param("id") UUID id,
-      @Param("siteId") long siteId,
-      @Param("personId") long personId,
-      @Param("name") String name,
-      @Param("content") byte[] content);
-
-  Optional<UploadedFile> findFile(@Param("id") UUID id, @Param("siteId") long siteId);
-
-  void deleteFile(@Param("id") UUID id);
-
-  /** What the columns under a header held. */
-  record KnownHeader(List<String> columns) {}
-
-  /** A header that a file was imported with. */
-  record HeaderNames(List<String> names) {}
-
-  List<HeaderNames> headerNames(@Param("siteId") long siteId);
-
-  Optional<KnownHeader> findHeader(
-      @Param("siteId") long siteId, @Param("header") List<String> header);
-
-  void rememberHeader(
-      @Param("siteId") long siteId,
-      @Param("header") List<String> header,
-      @Param("columns") List<String> columns);
-
-  void deleteOldFiles(@Param("siteId") long siteId);
-
-  long insertImport(
-      @Param("siteId") long siteId,
-      @Param("personId") long personId,
-      @Param("fileName") String fileName,
-      @Param("report") ImportReport report,
-      @Param("withPages") boolean withPages);
-
-  /** A keyword whose figures an import changed, with both; see {@code changed}. */
-  record FigureChange(
-      long id,
-      String text,
-      @Nullable Long groupId,
-      @Nullable Long volumeBefore,
-      @Nullable Long volume,
-      @Nullable Integer difficultyBefore,
-      @Nullable Integer difficulty,
-      int pagesBefore,
-      int pages) {}
-
-  /** Keywords whose figures an import changed, the greatest change of volume first. */
-  List<FigureChange> figureChanges(
-      @Param("siteId") long siteId,
-      @Param("importId") long importId,
-      @Param("offset") int offset,
-      @Param("limit") int limit);
-
-  long countFigureChanges(@Param("importId") long importId);
 
   /** A volume of a keyword as an import had it. */
   record VolumeAt(
@@ -176,23 +93,6 @@ interface ResearchMapper {
 
   /** The volumes of a keyword by import, the oldest first, the one of today last. */
   List<VolumeAt> volumes(@Param("siteId") long siteId, @Param("keywordId") long keywordId);
-
-  Optional<ImportRow> findImport(@Param("siteId") long siteId, @Param("id") long id);
-
-  List<ImportRow> imports(
-      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
-
-  long countImports(@Param("siteId") long siteId);
-
-  List<ProblemRow> problems(@Param("importId") long importId, @Param("limit") int limit);
-
-  List<ProblemTotal> problemTotals(@Param("importId") long importId);
-
-  void eachProblem(@Param("importId") long importId, ResultHandler<ProblemRow> each);
-
-  List<String> ownPages(@Param("siteId") long siteId, @Param("importId") long importId);
-
-  int countOwn(@Param("siteId") long siteId, @Param("importId") long importId);
 
   /** Differs when the keywords of a site, or their ranking pages, do. */
   String keywordState(@Param("siteId") long siteId);
@@ -250,33 +150,11 @@ interface ResearchMapper {
   /** Says of groups that all keywords have left that they have none; of all, or of these. */
   void emptyGroups(@Param("siteId") long siteId, @Param("ids") @Nullable List<Long> ids);
 
-  void createMet();
-
-  void keepBefore(@Param("importId") long importId);
-
-  void markMet(@Param("importId") long importId);
-
-  /** A later import that holds keywords of this one, with their number. */
-  record LaterImport(String fileName, Instant at, int keywords) {}
-
-  Optional<LaterImport> findLater(@Param("importId") long importId);
-
-  /** A group that this import alone brought and that an article answers. */
-  record UsedGroup(String name, int number) {}
-
-  List<UsedGroup> usedGroups(@Param("siteId") long siteId, @Param("importId") long importId);
-
-  void putBefore(@Param("importId") long importId);
-
-  void removeAdded(@Param("siteId") long siteId, @Param("importId") long importId);
-
   void freeArticles(@Param("siteId") long siteId);
 
   void removeEmptyGroups(@Param("siteId") long siteId);
 
   void removeEmptyTopics(@Param("siteId") long siteId);
-
-  int markUndone(@Param("siteId") long siteId, @Param("importId") long importId);
 
   void setIntent(
       @Param("siteId") long siteId,
@@ -295,10 +173,6 @@ interface ResearchMapper {
 
   List<FoundResearch> findByWords(
       @Param("siteId") long siteId, @Param("pattern") String pattern, @Param("limit") int limit);
-
-  void createChanged();
-
-  void applyChanged();
 
   void createMemberships();
 

@@ -11,7 +11,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.research.ImportService.Finished;
+import osmerin.app.research.ImportReports.Finished;
 import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchService.Group;
 import osmerin.app.site.SiteContext;
@@ -31,6 +31,8 @@ class ImportServiceTest extends ApplicationTest {
       """;
 
   @Autowired private ImportService imports;
+  @Autowired private ImportReports reports;
+  @Autowired private Uploads uploads;
   @Autowired private ResearchService research;
   @Autowired private ResearchMapper mapper;
   @Autowired private KeywordLedger ledger;
@@ -122,14 +124,14 @@ class ImportServiceTest extends ApplicationTest {
     assertThat(bring("keyword,position\nrye bread,5\ncrumb,9\n").ownPages()).isZero();
     undo.undoLatest(site);
     assertThat(own.dropped()).isEqualTo(1);
-    assertThat(imports.ownPages(site, own.row().id()))
+    assertThat(reports.ownPages(site, own.row().id()))
         .extracting(Object::toString)
         .containsExactly("bakery.example/rye", "bakery.example/starter");
     long rye = id("rye bread");
     assertThat(ledger.single(site, rye).row().ownPosition()).isEqualTo(4);
     assertThat(ledger.single(site, rye).row().pages()).isEqualTo(3);
     java.io.StringWriter out = new java.io.StringWriter();
-    imports.writeProblems(site, own.row().id(), out);
+    reports.writeProblems(site, own.row().id(), out);
     assertThat(out.toString())
         .contains("4,crumb,Own position is not a place from 1 on,x,value dropped");
     undo.undoLatest(site);
@@ -174,10 +176,10 @@ class ImportServiceTest extends ApplicationTest {
   void aFileWithoutKeywordsStoresNothing() {
     assertThatThrownBy(() -> bring("date,clicks\n2026-01-01,4\n"))
         .isInstanceOf(UnreadableFileException.class);
-    assertThatThrownBy(() -> imports.keep(site, "x.csv", new byte[] {(byte) 0x89, 'P', 'N', 'G'}))
+    assertThatThrownBy(() -> uploads.keep(site, "x.csv", new byte[] {(byte) 0x89, 'P', 'N', 'G'}))
         .isInstanceOf(UnreadableFileException.class);
     assertThat(research.overview(site).keywords()).isZero();
-    assertThat(imports.imports(site, 0, 9)).isEmpty();
+    assertThat(reports.imports(site, 0, 9)).isEmpty();
   }
 
   @Test
@@ -203,7 +205,7 @@ class ImportServiceTest extends ApplicationTest {
   }
 
   private Finished bring(String file) {
-    return imports.finished(
+    return reports.finished(
         site, imports.importFile(site, "file.csv", file.getBytes(StandardCharsets.UTF_8)));
   }
 

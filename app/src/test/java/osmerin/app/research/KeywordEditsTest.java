@@ -16,12 +16,12 @@ import osmerin.app.history.UndoService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ExclusionMapper.ExclusionRow;
+import osmerin.app.research.ImportMapper.FigureChange;
+import osmerin.app.research.ImportMapper.ImportRow;
 import osmerin.app.research.KeywordEdits.What;
 import osmerin.app.research.KeywordMapper.KeywordRow;
 import osmerin.app.research.KeywordMapper.VariantRow;
 import osmerin.app.research.KeywordViewMapper.ViewRow;
-import osmerin.app.research.ResearchMapper.FigureChange;
-import osmerin.app.research.ResearchMapper.ImportRow;
 import osmerin.app.research.ResearchMapper.VolumeAt;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -42,6 +42,7 @@ class KeywordEditsTest extends ApplicationTest {
       """;
 
   @Autowired private ImportService imports;
+  @Autowired private ImportReports reports;
   @Autowired private KeywordLedger ledger;
   @Autowired private KeywordEdits edits;
   @Autowired private KeywordViews views;
@@ -70,7 +71,7 @@ class KeywordEditsTest extends ApplicationTest {
     assertThat(texts("excluded", "yes")).containsExactlyInAnyOrder("eel jobs", "jobs in a bakery");
     long again = bring(FILE + "night jobs,70,,\n");
     assertThat(texts("excluded", "yes")).hasSize(3);
-    assertThat(imports.finished(site, again).row().excluded()).isEqualTo(1);
+    assertThat(reports.finished(site, again).row().excluded()).isEqualTo(1);
     assertThat(research.overview(site).waiting()).isZero();
     assertThat(research.overview(site).keywords()).isEqualTo(4);
   }
@@ -209,7 +210,7 @@ class KeywordEditsTest extends ApplicationTest {
   void aLaterImportKeepsTheEarlierFigureAndSaysWhatChanged() {
     long second = bring("keyword,volume,difficulty\neel trap,1200,25\nrye bread,400,30\n");
     long third = bring("keyword,volume\neel trap,1100\n");
-    assertThat(imports.figureChanges(site, second, 0, 9))
+    assertThat(reports.figureChanges(site, second, 0, 9))
         .containsExactly(
             new FigureChange(
                 row("eel trap").id(),
@@ -221,7 +222,7 @@ class KeywordEditsTest extends ApplicationTest {
                 25,
                 3,
                 3));
-    assertThat(imports.countFigureChanges(third)).isEqualTo(1);
+    assertThat(reports.countFigureChanges(third)).isEqualTo(1);
     assertThat(ledger.single(site, row("eel trap").id()).volumes())
         .extracting(VolumeAt::volume)
         .containsExactly(900L, 1_200L, 1_100L);
@@ -229,7 +230,7 @@ class KeywordEditsTest extends ApplicationTest {
     assertThat(ledger.single(site, row("eel trap").id()).volumes())
         .extracting(VolumeAt::volume)
         .containsExactly(900L, 1_200L);
-    assertThat(imports.imports(site, 0, 2))
+    assertThat(reports.imports(site, 0, 2))
         .extracting(ImportRow::id)
         .containsExactly(third, second);
   }

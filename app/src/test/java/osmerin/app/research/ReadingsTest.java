@@ -25,6 +25,7 @@ class ReadingsTest extends ApplicationTest {
 
   @Autowired private Readings readings;
   @Autowired private ImportService imports;
+  @Autowired private Uploads uploads;
   @Autowired private ResearchService research;
   @Autowired private LongWork work;
   private SiteContext site;
@@ -41,7 +42,7 @@ class ReadingsTest extends ApplicationTest {
     assertThat(guess(first).columns()).isNotEqualTo(CHOSEN);
     FileReading corrected =
         readings.reading(site, first, new Corrections(null, null, null, null, CHOSEN));
-    UUID id = imports.keep(site, "first.csv", (header + "x;eel trap;20\n").getBytes());
+    UUID id = uploads.keep(site, "first.csv", (header + "x;eel trap;20\n").getBytes());
     imports.importWaiting(site, id, corrected, Progress.UNWATCHED);
     assertThat(guess(file(header + "y;rye bread;30\n")).columns()).isEqualTo(CHOSEN);
     assertThat(guess(file("keyword;other;how it is\ny;rye bread;30\n")).columns())
@@ -53,7 +54,7 @@ class ReadingsTest extends ApplicationTest {
   void aRememberedHeaderIsKnownAgainUnderAnotherTitleAndMoreOfThem() {
     String header = "code;what people type;how it is\n";
     String first = "List of May\n" + header + "x;eel trap;20\ny;elver net;30\n";
-    UUID id = imports.keep(site, "may.csv", first.getBytes(StandardCharsets.UTF_8));
+    UUID id = uploads.keep(site, "may.csv", first.getBytes(StandardCharsets.UTF_8));
     FileReading corrected =
         readings.reading(site, file(first), new Corrections(null, null, null, 2, CHOSEN));
     assertThat(corrected.columns()).isEqualTo(CHOSEN);
@@ -66,7 +67,7 @@ class ReadingsTest extends ApplicationTest {
 
   @Test
   void workThatIsStoppedKeepsNothing() {
-    UUID id = imports.keep(site, "eels.csv", "keyword\neel\nelver\n".getBytes());
+    UUID id = uploads.keep(site, "eels.csv", "keyword\neel\nelver\n".getBytes());
     UUID watched = work.begin(site, "Import", "eels.csv");
     work.stop(site, watched);
     FileReading reading = guess(file("keyword\neel\nelver\n"));
@@ -80,7 +81,7 @@ class ReadingsTest extends ApplicationTest {
         .isInstanceOf(WorkStoppedException.class);
     assertThat(research.overview(site).keywords()).isZero();
     assertThat(work.get(site, watched).isStopped()).isTrue();
-    assertThat(imports.waiting(site, id).name()).isEqualTo("eels.csv");
+    assertThat(uploads.waiting(site, id).name()).isEqualTo("eels.csv");
   }
 
   private FileReading guess(KeywordFile file) {

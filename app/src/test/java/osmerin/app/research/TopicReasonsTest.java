@@ -22,6 +22,7 @@ import osmerin.formats.keywords.KeywordFile;
 /** Why groups are in their topics, and what becomes of that when people move and name things. */
 class TopicReasonsTest extends ApplicationTest {
   @Autowired private ImportService imports;
+  @Autowired private Uploads uploads;
   @Autowired private ResearchMapper mapper;
   @Autowired private ResearchService research;
   @Autowired private GroupMarks marks;
@@ -86,7 +87,7 @@ class TopicReasonsTest extends ApplicationTest {
   void aStopWhileTopicsAreGatheredIsAStop() {
     SiteContext other = emptySite();
     String file = file();
-    UUID id = imports.keep(other, "words.csv", file.getBytes(StandardCharsets.UTF_8));
+    UUID id = uploads.keep(other, "words.csv", file.getBytes(StandardCharsets.UTF_8));
     assertThatThrownBy(
             () ->
                 imports.importWaiting(
