@@ -235,7 +235,7 @@ public class ArticleEdits {
 
   /**
    * Moves an article to another stage of the work. Going live is publishing, not a move; only
-   * editors say that something is Ready, or take that back.
+   * editors say that something is Ready, or undo that.
    *
    * @param seen the stage the person saw
    * @param anyway move it though steps are to be done that the stage takes for done

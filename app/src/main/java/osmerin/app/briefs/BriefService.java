@@ -130,7 +130,7 @@ public class BriefService implements RoundReversal {
   }
 
   /**
-   * An editor signs the brief off as it stands; changing it afterwards asks for it once more.
+   * An editor signs the brief off as it stands; changing it afterwards asks for it again.
    *
    * @param version the version that was read
    */
@@ -139,7 +139,7 @@ public class BriefService implements RoundReversal {
     context.require(Right.EDIT);
     if (briefs.signOff(round.id(), version, context.personId()) == 0) {
       throw new RefusedException(
-          "Meanwhile the brief of %s was changed. Read it again, then sign it off."
+          "Someone else changed the brief of %s. Read it again, then sign it off."
               .formatted(round.reference()));
     }
     history.note(
@@ -164,7 +164,7 @@ public class BriefService implements RoundReversal {
   public boolean put(SiteContext context, Round round, Change change) {
     BriefField field = BriefField.get(change.field().substring(FIELD.length()));
     BriefRow now = briefs.find(round.id()).orElseThrow();
-    // Read and written once more, since the database keeps JSON in a form of its own.
+    // Read and written again, since the database keeps JSON in a form of its own.
     String value = field.value(row(brief(now)));
     boolean stands = Objects.equals(value, change.to()) && !round.isLive();
     return stands

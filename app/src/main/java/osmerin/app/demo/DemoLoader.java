@@ -165,7 +165,7 @@ public class DemoLoader implements ApplicationRunner {
       this.begun = begun;
     }
 
-    /** The past gets its days, and people the mail addresses that nothing was sent to meanwhile. */
+    /** The past gets its days, and people the mail addresses that nothing was sent to until now. */
     void finish() {
       ageing.ageImports(begun, begun.minus(FIRST_IMPORT));
       ageing.ageTargets(begun);

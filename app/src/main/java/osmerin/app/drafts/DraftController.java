@@ -139,11 +139,10 @@ class DraftController {
     Saved saved = drafts.save(site, round, drafts.version(round, ordinal).text(), seen);
     if (saved instanceof Saved.Conflict conflict) {
       throw new RefusedException(
-          "Meanwhile "
-              + conflict.theirs().savedBy()
+          conflict.theirs().savedBy()
               + " saved version "
               + conflict.theirs().ordinal()
-              + ". Look at it first.");
+              + " since. Look at it first.");
     }
     Foot.say(to, "Version " + ordinal + " is the draft again.");
     return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";

@@ -130,7 +130,7 @@ public class DraftService implements RoundReversal {
     return field.equals(FIELD);
   }
 
-  /** An old version becomes the latest one once more; those between stay. */
+  /** An old version becomes the latest one again; those between stay. */
   @Override
   public boolean put(SiteContext context, Round round, Change change) {
     DraftVersion latest = latest(round).orElseThrow();

@@ -84,7 +84,7 @@ public class EvidenceService {
     } catch (SearchService.SearchFailedException e) {
       throw new RefusedException(e.getMessage());
     }
-    // The answer is waited for outside of the transaction, so that no connection is held meanwhile.
+    // The answer is waited for outside of the transaction, so that no connection is held.
     transaction.executeWithoutResult(done -> store(context, phrase, normal, found));
     return find(context, phrase).orElseThrow();
   }

@@ -77,8 +77,7 @@ public class UndoService {
     long id =
         mapper
             .findLatestOf(context.siteId(), context.personId(), clock.instant().minus(REACH))
-            .orElseThrow(
-                () -> new RefusedException("There is nothing of yours to take back from today."));
+            .orElseThrow(() -> new RefusedException("You have nothing to undo today."));
     return undo(context, id);
   }
 
@@ -96,7 +95,7 @@ public class UndoService {
         .ifPresent(
             newer -> {
               throw new RefusedException(
-                  "Something newer stands on it: %s (%s, %s) Take that back first."
+                  "A later change depends on this: %s (%s, %s) Undo that first."
                       .formatted(
                           newer.sentence(),
                           newer.person() == null ? "Osmerin" : newer.person(),

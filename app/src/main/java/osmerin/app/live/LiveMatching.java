@@ -251,7 +251,7 @@ public class LiveMatching implements Reversal {
       @Nullable GroupBasis basis) {
     if (inventory.setGroup(context.siteId(), number, groupId, expected, basis) == 0) {
       throw new RefusedException(
-          "The group of %s was set by somebody else meanwhile. Look once more."
+          "Someone else just set the group of %s. Look again."
               .formatted(new ReferenceNumber(context.site().prefix(), number)));
     }
   }

@@ -188,12 +188,11 @@ public class PitchService implements Reversal {
     Pitch pitch =
         pitches
             .findOpen(context.siteId(), id)
-            .orElseThrow(
-                () -> new RefusedException("Meanwhile somebody took this pitch; it is not open."));
+            .orElseThrow(() -> new RefusedException("This pitch has already been taken."));
     Change taken = Change.of(Thing.PITCH, id, STATE, "open", "commissioned", OPEN, COMMISSIONED);
     Round round = articles.commission(context, commission, List.of(taken));
     if (pitches.setState(context.siteId(), id, OPEN, COMMISSIONED, round.number()) == 0) {
-      throw new RefusedException("Meanwhile somebody commissioned this pitch.");
+      throw new RefusedException("This pitch has already been commissioned.");
     }
     notices.tell(
         context,

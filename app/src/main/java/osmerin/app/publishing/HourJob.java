@@ -26,7 +26,7 @@ import osmerin.core.article.Stage;
 /**
  * Publishes what is Ready when its hour comes. Every few seconds one node looks for rounds whose
  * hour has passed; so it survives restarts, follows every change of date, hour or stage, and after
- * an outage catches up with what was due meanwhile.
+ * an outage catches up with what was due by then.
  */
 @Service
 public class HourJob {

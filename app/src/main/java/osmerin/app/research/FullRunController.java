@@ -18,9 +18,9 @@ import osmerin.app.site.SiteContext;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.GroupingSettings.Mode;
 
-/** Grouping all keywords anew: first what would move, then the move itself. */
+/** Regrouping all keywords: first what would move, then the move itself. */
 @Controller
-@RequestMapping("/{site}/research/anew")
+@RequestMapping("/{site}/research/regroup")
 class FullRunController {
   private static final int PAGE = 100;
 
@@ -32,7 +32,7 @@ class FullRunController {
 
   @GetMapping
   @Needs(Right.IMPORT)
-  String anew(
+  String preview(
       SiteContext site,
       @RequestParam(required = false) @Nullable Integer minShared,
       @RequestParam(required = false) @Nullable String mode,
@@ -53,7 +53,7 @@ class FullRunController {
     model.addAttribute("preview", preview);
     model.addAttribute("moves", paging.of(preview.moves()));
     model.addAttribute("paging", paging);
-    return "research/anew";
+    return "research/regroup";
   }
 
   private int near(SiteContext site, @Nullable Integer typed) {
@@ -94,6 +94,6 @@ class FullRunController {
       RedirectAttributes to) {
     runs.choose(site, minShared, mode(mode, Mode.LOOSE), near(site, near));
     Foot.say(to, "Later imports are grouped this way. Nothing was moved.");
-    return "redirect:" + site.base() + "/research/anew";
+    return "redirect:" + site.base() + "/research/regroup";
   }
 }

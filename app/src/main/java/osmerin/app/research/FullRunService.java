@@ -37,8 +37,8 @@ import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Counted;
 
 /**
- * Groups all keywords of a site anew, with these or other settings, and shows what would move
- * before anything does. What is shown and what is done come from the same call.
+ * Regroups all keywords of a site, with these or other settings, and shows what would move before
+ * anything does. What is shown and what is done come from the same call.
  */
 @Service
 public class FullRunService {
@@ -119,7 +119,7 @@ public class FullRunService {
   }
 
   /**
-   * Groups all keywords anew and keeps the settings.
+   * Regroups all keywords and keeps the settings.
    *
    * @param seal of the preview that the person saw
    * @throws RefusedException when it would no longer do what was shown
@@ -130,7 +130,7 @@ public class FullRunService {
     Run run = new Run(context, settings(minShared, mode, near));
     if (!run.seal().equals(seal)) {
       throw new RefusedException(
-          "The keywords have changed since, and other ones would move now. Look once more.");
+          "The keywords have changed since, and other ones would move now. Look again.");
     }
     choice.choose(context.siteId(), run.settings);
     run.apply();

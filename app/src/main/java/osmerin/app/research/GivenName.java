@@ -27,7 +27,7 @@ final class GivenName {
     return name;
   }
 
-  /** Somebody named the thing meanwhile: both names are shown. */
+  /** Somebody else named the thing: both names are shown. */
   static ConflictException conflict(
       SiteContext context, History history, Thing thing, long id, String now, String wanted) {
     return new ConflictException(

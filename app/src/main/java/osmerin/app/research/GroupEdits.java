@@ -490,7 +490,7 @@ public class GroupEdits implements Reversal {
   private static void refuseIfMoved(PlaceRow is, Place expected) {
     if (!is.place().equals(expected)) {
       throw new RefusedException(
-          "“%s” was moved again since. Take that back first.".formatted(is.text()));
+          "“%s” has been moved again since. Undo that first.".formatted(is.text()));
     }
   }
 }

@@ -52,7 +52,7 @@ public class GroupMarks implements Reversal {
    * Names a group.
    *
    * @param seen the name that the person saw
-   * @throws ConflictException when somebody named it meanwhile
+   * @throws ConflictException when somebody else named it first
    */
   @Transactional
   public void rename(SiteContext context, long id, String name, String seen) {

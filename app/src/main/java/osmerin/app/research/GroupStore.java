@@ -48,7 +48,7 @@ class GroupStore {
 
   /** A keyword in its group. */
   record Placed(long keywordId, long groupId, Membership membership) {
-    /** To hundredths, so that what differs in the last places only is not stored anew. */
+    /** To hundredths, so that what differs in the last places only is not stored again. */
     private static @Nullable Double rounded(@Nullable Double near) {
       return near == null ? null : Math.round(near * 100) / 100.0;
     }
@@ -73,25 +73,25 @@ class GroupStore {
 
   /**
    * Stores all groups of a site. New ones join the topics they are most alike, or gather into new
-   * ones; that is worked out beside what is stored meanwhile.
+   * ones; that is worked out while the rest is stored.
    *
    * @param groups those that exist are named by their id
    * @param meaning null where there is none
-   * @param meanwhile stores what needs the groups but not their topics; given the id of each group
+   * @param beside stores what needs the groups but not their topics; given the id of each group
    * @return the id of each
    */
   Map<KeywordGroup, Long> storeAll(
       long siteId,
       List<KeywordGroup> groups,
       @Nullable Meaning meaning,
-      Consumer<Map<KeywordGroup, Long>> meanwhile) {
+      Consumer<Map<KeywordGroup, Long>> beside) {
     Map<String, Topics.Kept> kept = keptTopics(siteId);
     CompletableFuture<List<Topic>> gathering =
         CompletableFuture.supplyAsync(() -> new Topics(meaning).gather(groups, kept));
     Map<KeywordGroup, Long> groupIds = ids("keyword_group", groups, KeywordGroup::keptAs);
     Map<KeywordGroup, @Nullable Long> topicBefore = topicBefore(groups, kept);
     storeGroups(siteId, groupIds, topicBefore);
-    meanwhile.accept(groupIds);
+    beside.accept(groupIds);
     List<Topic> topics = gathered(gathering);
     Map<Topic, Long> topicIds = ids("topic", topics, Topic::keptAs);
     storeTopics(siteId, topicIds);

@@ -35,7 +35,7 @@ import osmerin.formats.text.UnreadableFileException;
 
 /**
  * Imports in the background. The upload stays until its import is done, in one transaction; so when
- * the machine stops in between, the import begins anew.
+ * the machine stops in between, the import starts again.
  */
 @Service
 public class ImportJob {

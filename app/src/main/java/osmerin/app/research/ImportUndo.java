@@ -80,7 +80,7 @@ class ImportUndo implements Reversal {
         .ifPresent(
             later -> {
               throw new RefusedException(
-                  "%s of %s holds %s of it. Take that import back first."
+                  "%s of %s contains %s of it. Undo that import first."
                       .formatted(
                           later.fileName(),
                           In.moment(later.at(), context.site().zoneId()),

@@ -166,7 +166,7 @@ public class KeywordEdits implements Reversal {
     return intent.name().toLowerCase(Locale.ROOT);
   }
 
-  /** Puts the intents of an edit, or those before it, and reckons their groups anew. */
+  /** Puts the intents of an edit, or those before it, and works their groups out again. */
   private void putIntents(
       SiteContext context, long edit, boolean after, Collection<PlaceRow> places) {
     keywords.putIntents(edit, after);
@@ -190,7 +190,7 @@ public class KeywordEdits implements Reversal {
     for (IntentRow row : rows) {
       if (!row.isAt(!after)) {
         throw new RefusedException(
-            "The intent of “%s” was set again since. Take that back first.".formatted(row.text()));
+            "The intent of “%s” has been set again since. Undo that first.".formatted(row.text()));
       }
       ids.add(row.keywordId());
     }

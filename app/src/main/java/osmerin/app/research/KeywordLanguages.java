@@ -47,7 +47,7 @@ public class KeywordLanguages implements Reversal {
     return Language.ofTag(research.siteLanguage(siteId)).orElse(Language.ENGLISH);
   }
 
-  /** Says which language most keywords are in, and guesses anew what no person set. */
+  /** Says which language most keywords are in, and guesses again what no person set. */
   @Transactional
   public void setUsual(SiteContext context, String tag) {
     context.require(Right.MANAGE);

@@ -25,7 +25,7 @@ import osmerin.core.meaning.Nearness;
 import osmerin.core.topic.Topics;
 
 /**
- * Puts keywords into other groups and works out anew what is to be known of the groups that they
+ * Puts keywords into other groups and works out again what is to be known of the groups that they
  * leave and enter: demand, intent, why each is there, and the pillars of their topics.
  */
 @Component
@@ -152,7 +152,7 @@ class Rearranging {
     edits.applyPlaces();
   }
 
-  /** A topic whose pillar has gone gets the one that would be chosen for it anew. */
+  /** A topic whose pillar has gone gets the one that would be chosen for it today. */
   void choosePillars(long siteId) {
     Grouping grouping = new Grouping(choice.settings(siteId));
     for (long topic : edits.topicsWithoutPillar(siteId)) {

@@ -35,7 +35,7 @@ class Regrouping {
     this.store = store;
   }
 
-  /** As below, with nothing to store meanwhile. */
+  /** As below, with nothing to store beside it. */
   Map<Long, Placed> place(long siteId, Collection<KnownKeyword> keywords) {
     return place(siteId, keywords, Progress.UNWATCHED, placed -> {});
   }
@@ -45,14 +45,14 @@ class Regrouping {
    *
    * @param keywords all of the site
    * @param progress is told where it takes long
-   * @param meanwhile stores where keywords belong, beside the gathering of topics
+   * @param beside stores where keywords belong, beside the gathering of topics
    * @return where each belongs, by its id, to be stored with it; those that wait are left out
    */
   Map<Long, Placed> place(
       long siteId,
       Collection<KnownKeyword> keywords,
       Progress progress,
-      Consumer<Map<Long, Placed>> meanwhile) {
+      Consumer<Map<Long, Placed>> beside) {
     Meaning meaning = meanings.watched(progress);
     List<KnownKeyword> taking = keywords.stream().filter(k -> !k.waitsByHand()).toList();
     List<HeldGroup> held = held(siteId, taking);
@@ -68,7 +68,7 @@ class Regrouping {
         meaning,
         ids -> {
           placed.putAll(GroupStore.placed(taking, ids));
-          meanwhile.accept(placed);
+          beside.accept(placed);
         });
     return placed;
   }

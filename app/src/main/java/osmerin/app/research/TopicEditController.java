@@ -51,7 +51,7 @@ class TopicEditController {
       @RequestParam(defaultValue = "false") boolean on,
       RedirectAttributes to) {
     edits.focus(site, id, on);
-    Foot.say(to, on ? "In focus: every desk shows it." : "Out of focus.");
+    Foot.say(to, on ? "In focus: every desk shows it." : "Removed from focus.");
     return here(site, id);
   }
 

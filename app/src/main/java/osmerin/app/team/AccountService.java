@@ -96,7 +96,7 @@ public class AccountService {
   public void changePassword(SignedIn person, String old, String wanted, String sessionId) {
     SignedIn now = get(person.id());
     if (!passwords.matches(old, now.passwordHash())) {
-      throw new RefusedException("That is not your password of now. Nothing was changed.");
+      throw new RefusedException("That isn't your current password.");
     }
     setPassword(now, wanted);
     sessions.endOthers(now.login(), sessionId);

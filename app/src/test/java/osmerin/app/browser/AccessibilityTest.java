@@ -93,7 +93,7 @@ class AccessibilityTest extends DemoApplicationTest {
             "research/table",
             "research?topic=1",
             "research/plot",
-            "research/anew?mode=strict",
+            "research/regroup?mode=strict",
             "research/groups/1/split",
             "research/topics/1",
             "research/groups/1",

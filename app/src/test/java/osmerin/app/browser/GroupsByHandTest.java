@@ -129,7 +129,7 @@ class GroupsByHandTest extends BrowserTest {
 
   @Test
   void aRunIsLookedAtBeforeItMovesAnything() {
-    browser.open(base + "/research/anew");
+    browser.open(base + "/research/regroup");
     browser.waitForText("main", "Nothing would move");
     browser.choose("#minShared", "4");
     browser.waitForText("main", "Keywords that move");

@@ -43,7 +43,7 @@ class InventoryBrowserTest extends BrowserTest {
   void aFeedBecomesLiveArticlesWhoseGroupsAreConfirmedAndCorrected() throws Exception {
     browser.open(base + "/live");
     browser.press("Bring in");
-    browser.press("Bring in what is live");
+    browser.press("Import live pages");
     bring("broken.xml", "<rss version=\"2.0\"><channel>");
     browser.waitForText("[role=alert]", "Nothing was stored");
     bring("feed.xml", FEED);
@@ -81,7 +81,7 @@ class InventoryBrowserTest extends BrowserTest {
 
   private void bring(String name, String content) throws Exception {
     browser.upload("#file", Files.writeString(folder.resolve(name), content));
-    browser.press("Look at it");
+    browser.press("Preview");
   }
 
   @Test

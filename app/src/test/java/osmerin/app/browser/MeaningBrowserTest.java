@@ -59,7 +59,7 @@ class MeaningBrowserTest extends BrowserTest {
   @Test
   void theDialIsTurnedWithAPreviewAndUndone() {
     int before = groups();
-    browser.open(base + "/research/anew");
+    browser.open(base + "/research/regroup");
     browser.waitForText("main", "Nothing would move");
     turn(60);
     browser.waitFor(() -> browser.path().contains("near=60"));

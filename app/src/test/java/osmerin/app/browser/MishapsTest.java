@@ -87,7 +87,7 @@ class MishapsTest extends BrowserTest {
       second.waitForText("#foot", "is saved");
     }
     browser.press("Save");
-    browser.waitForText("#conflict", "Meanwhile Per Holm saved this brief");
+    browser.waitForText("#conflict", "Per Holm saved this brief while you were writing");
     assertThat(browser.text("#conflict"))
         .contains("Readers of Per", "Readers of Una", "A note of Per");
     assertThat(browser.find("#reader").getAttribute("value")).isEqualTo("Readers of Una");
@@ -105,6 +105,6 @@ class MishapsTest extends BrowserTest {
   private void upload(String name, byte[] bytes) throws Exception {
     browser.open(base + "/research/import");
     browser.upload("#file", Files.write(folder.resolve(name), bytes));
-    browser.press("Look at it");
+    browser.press("Preview");
   }
 }

@@ -35,7 +35,7 @@ class ResearchTest extends BrowserTest {
             "Reels of May;;;;\nKeyword;Volume;Notes;Position;URL\nfly reel;90;x;3;"
                 + "https://river.example/fly\nold reel;20;y;14;https://river.example/old\n"
                 + "trout reel;30;z;8;https://river.example/trout\n"));
-    browser.press("Look at it");
+    browser.press("Preview");
     browser.waitForText("thead", "Notes");
     assertThat(browser.find("#header").getAttribute("value")).isEqualTo("2");
     assertThat(browser.run(LEFT_EDGES_AGREE)).isEqualTo(true);
@@ -63,7 +63,7 @@ class ResearchTest extends BrowserTest {
     browser.open(base + "/research/import");
     Path file = folder.resolve("eels.csv");
     browser.upload("#file", Files.write(file, MESSY.getBytes(StandardCharsets.UTF_8)));
-    browser.press("Look at it");
+    browser.press("Preview");
     browser.waitForText("main", "Search term");
     assertThat(browser.find("#header").getAttribute("value")).isEqualTo("3");
     browser.press("Import");
@@ -106,7 +106,7 @@ class ResearchTest extends BrowserTest {
     browser.open(base + "/research/import");
     Path file = folder.resolve("many.csv");
     browser.upload("#file", Files.writeString(file, rows));
-    browser.press("Look at it");
+    browser.press("Preview");
     browser.waitForText("main", "The first 20 rows");
     browser.press("Import");
     browser.waitFor(() -> browser.path().contains("/work/"));

@@ -38,7 +38,7 @@ class TripTest extends BrowserTest {
     browser.waitForText("main", "Nothing here yet");
     browser.press("Import the first file");
     browser.upload("#file", SAMPLE);
-    browser.press("Look at it");
+    browser.press("Preview");
     browser.waitForText("main", "The first 20 rows");
     assertThat(browser.find("select[name=columns]").getAttribute("value")).isEqualTo("KEYWORD");
     browser.press("Import");
@@ -94,7 +94,7 @@ class TripTest extends BrowserTest {
             browser.run(
                 "return [...document.querySelectorAll('.outline-heading')].map(h => h.value + h.closest('li').dataset.depth).join()"))
         .isEqualTo("First things0,Second thoughts0,A detail1");
-    browser.press("Draw evidence");
+    browser.press("Get evidence");
     browser.waitForText(".panel", "simulated");
     browser.waitForText(".panel", "10 pages that rank");
     browser.press("Print view");

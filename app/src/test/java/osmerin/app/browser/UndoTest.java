@@ -59,8 +59,8 @@ class UndoTest extends BrowserTest {
             + " f.append(document.querySelector('[name=_csrf]').cloneNode()); document.body.append(f);"
             + " f.submit()",
         second);
-    browser.waitForText("main", "Something newer stands on it");
-    assertThat(browser.text("main")).contains("“Third”", "Una Berg", "Take that back first");
+    browser.waitForText("main", "A later change depends on this");
+    assertThat(browser.text("main")).contains("“Third”", "Una Berg", "Undo that first");
   }
 
   private String undoOf(String sentence) {
@@ -116,7 +116,7 @@ class UndoTest extends BrowserTest {
     browser.waitForText(".figures", "1,277");
     browser.open(first);
     browser.press("Undo");
-    browser.waitForText("[data-said]", "holds 1,277 keywords of it. Take that import back first");
+    browser.waitForText("[data-said]", "contains 1,277 keywords of it. Undo that import first");
     browser.open(base + "/history");
     browser.press("Undo");
     browser.waitForText("#foot", "Taken back: marlpit-keywords.csv was imported");
@@ -132,7 +132,7 @@ class UndoTest extends BrowserTest {
   private void importSample() {
     browser.open(base + "/research/import");
     browser.upload("#file", SAMPLE);
-    browser.press("Look at it");
+    browser.press("Preview");
     browser.waitForText("main", "The first 20 rows");
     browser.press("Import");
     browser.waitForText(".figures", "rows");

@@ -68,7 +68,7 @@ class DemoTest extends DemoApplicationTest {
             "research?topic=1",
             "research/plot",
             "research/plot?topic=1&intent=COMMERCIAL&open=yes",
-            "research/anew?minShared=5&mode=strict",
+            "research/regroup?minShared=5&mode=strict",
             "research/groups/1/split",
             "research/why?marked=1&marked=2",
             "research/imports",

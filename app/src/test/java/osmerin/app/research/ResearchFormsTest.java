@@ -59,7 +59,7 @@ class ResearchFormsTest extends ApplicationTest {
         "/plot?topic=999999",
         "/keywords?columns=nonsense,volume&fold=maybe&group=none&page=-3",
         "/keywords?q=%7Bx%7D%25_%5C&sort=nonsense",
-        "/anew?mode=sideways&near=1000",
+        "/regroup?mode=sideways&near=1000",
         "/no-topic?page=99",
         "/imports?page=99",
         "/excluded?page=0",
@@ -130,8 +130,8 @@ class ResearchFormsTest extends ApplicationTest {
     "/imports/999999, 404",
     "/why?marked=1, 422",
     "/why?marked=999998&marked=999999, 404",
-    "/anew?minShared=0, 422",
-    "/anew?minShared=11, 422",
+    "/regroup?minShared=0, 422",
+    "/regroup?minShared=11, 422",
   })
   void whatIsNotThereIsSaidSo(String path, int status) {
     HttpResponse<String> answer = person.get(base + path);
@@ -164,10 +164,10 @@ class ResearchFormsTest extends ApplicationTest {
         "/keywords/views/999999/delete | | 404 | no such page",
         "/excluded | text= | 422 | Type the words",
         "/excluded/999999/remove | | 404 | no such page",
-        "/anew | minShared=3&mode=loose&seal=another | 422 | Look once more",
-        "/anew | minShared=3&mode=loose&near=99&seal=x | 422 | nearness from 30 to 60",
-        "/anew/settings | minShared=99&mode=loose | 422 | at most 10",
-        "/anew/settings | minShared=3&mode=loose&near=5 | 422 | nearness from 30 to 60",
+        "/regroup | minShared=3&mode=loose&seal=another | 422 | Look again",
+        "/regroup | minShared=3&mode=loose&near=99&seal=x | 422 | nearness from 30 to 60",
+        "/regroup/settings | minShared=99&mode=loose | 422 | at most 10",
+        "/regroup/settings | minShared=3&mode=loose&near=5 | 422 | nearness from 30 to 60",
         "/keywords/999999/language | language=de | 404 | no such page",
         "/strength/learned | on=true | 422 | at least 30",
       })

@@ -3,7 +3,7 @@ package osmerin.core.coverage;
 import java.util.Collection;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.Demand;
-import osmerin.core.group.MeanDifficulty;
+import osmerin.core.keyword.MeanDifficulty;
 import osmerin.core.keyword.Volume;
 
 /**

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.MeanDifficulty;
 import osmerin.core.keyword.Variants;
 import osmerin.core.keyword.Volume;
 

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Something is asked before it is done. Nothing was stored.
  *
- * @see Errors the page that asks, and sends the form once more with {@code anyway} if wanted
+ * @see Errors the page that asks, and sends the form again with {@code anyway} if wanted
  */
 public final class AskException extends RuntimeException {
   private static final long serialVersionUID = 1;

@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
  * Somebody changed a value after the person who sends another one had looked at it. Nothing was
  * stored.
  *
- * @see Errors the page that shows both side by side, and sends the person's own once more if wanted
+ * @see Errors the page that shows both side by side, and sends the person's own again if wanted
  */
 public final class ConflictException extends RuntimeException {
   private static final long serialVersionUID = 1;
@@ -34,7 +34,7 @@ public final class ConflictException extends RuntimeException {
       String yours,
       @Nullable String who,
       Map<String, String> seenNow) {
-    super("meanwhile somebody changed " + field + " of " + thing);
+    super("somebody else changed " + field + " of " + thing);
     this.thing = thing;
     this.field = field;
     this.theirs = theirs;

@@ -46,7 +46,7 @@ class Errors {
     return page(response, model, HttpStatus.FORBIDDEN, "Not yours to do", e.getMessage());
   }
 
-  /** Both values side by side; the person's own is sent once more if they want it. */
+  /** Both values side by side; the person's own is sent again if they want it. */
   @ExceptionHandler(ConflictException.class)
   String conflict(
       ConflictException e, HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -56,7 +56,7 @@ class Errors {
     return "conflict";
   }
 
-  /** A question; the form is sent once more if the answer is yes. */
+  /** A question; the form is sent again if the answer is yes. */
   @ExceptionHandler(AskException.class)
   String ask(
       AskException e, HttpServletRequest request, HttpServletResponse response, Model model) {
@@ -66,7 +66,7 @@ class Errors {
     return "ask";
   }
 
-  /** What the page needs to send the form once more, with some fields set, or to go back. */
+  /** What the page needs to send the form again, with some fields set, or to go back. */
   private static void addAgain(HttpServletRequest request, Map<String, String> set, Model model) {
     Map<String, List<String>> fields = new LinkedHashMap<>();
     request.getParameterMap().forEach((name, values) -> fields.put(name, List.of(values)));
@@ -103,7 +103,7 @@ class Errors {
         model,
         HttpStatus.UNPROCESSABLE_ENTITY,
         "There was no file",
-        "The file did not arrive whole. Nothing was stored. Choose it again and send it once more.");
+        "The file did not arrive whole. Nothing was stored. Choose it and send it again.");
   }
 
   @ExceptionHandler(MaxUploadSizeExceededException.class)

@@ -5,7 +5,7 @@ import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The line at the foot of the page that says what happened and offers to take it back. */
+/** The line at the foot of the page that says what happened and offers to undo it. */
 public final class Foot {
   private static final String WORDS = "foot";
   private static final String UNDO = "footUndo";

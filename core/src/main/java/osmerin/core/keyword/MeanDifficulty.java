@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.keyword;
 
 import org.jspecify.annotations.Nullable;
 
