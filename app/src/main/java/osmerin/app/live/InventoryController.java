@@ -38,11 +38,14 @@ class InventoryController {
 
   private final InventoryIntake intake;
   private final LiveMatching matching;
+  private final Overlap overlap;
   private final GroupEdits groups;
 
-  InventoryController(InventoryIntake intake, LiveMatching matching, GroupEdits groups) {
+  InventoryController(
+      InventoryIntake intake, LiveMatching matching, Overlap overlap, GroupEdits groups) {
     this.intake = intake;
     this.matching = matching;
+    this.overlap = overlap;
     this.groups = groups;
   }
 
@@ -195,7 +198,7 @@ class InventoryController {
   @GetMapping("/overlap")
   @Needs(Right.READ)
   String overlap(SiteContext site, Model model) {
-    model.addAttribute("overlaps", matching.overlaps(site));
+    model.addAttribute("overlaps", overlap.of(site));
     return "live/overlap";
   }
 

@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -19,7 +18,6 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.live.InventoryMapper.LiveRow;
 import osmerin.app.live.InventoryMapper.MatchRow;
-import osmerin.app.live.InventoryMapper.RankingRow;
 import osmerin.app.near.NearTexts;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
@@ -45,11 +43,6 @@ import osmerin.core.text.Counted;
 public class LiveMatching implements Reversal {
   private static final String GROUP = "Group";
 
-  /** Titles that are so near chase the same thing. */
-  private static final double RIVALS = 0.55;
-
-  private static final int RIVALS_SHOWN = 100;
-
   private final InventoryMapper inventory;
   private final ResearchService research;
   private final CopyIn copy;
@@ -72,19 +65,6 @@ public class LiveMatching implements Reversal {
     this.copy = copy;
     this.history = history;
   }
-
-  /**
-   * Where articles compete.
-   *
-   * @param shared groups that more than one article answers
-   * @param spread articles that rank for groups that should be apart
-   * @param rivals live articles that are near each other though their groups differ
-   */
-  public record Overlaps(
-      List<ResearchService.Group> shared, List<Spread> spread, List<NearTexts.Rivals> rivals) {}
-
-  /** An article and the groups for whose keywords it ranks, the surest first. */
-  public record Spread(String reference, String title, List<RankingRow> groups) {}
 
   /** Other rankings say something else. */
   @EventListener
@@ -282,26 +262,5 @@ public class LiveMatching implements Reversal {
 
   private static @Nullable Long id(String text) {
     return text.equals("null") ? null : Long.valueOf(text);
-  }
-
-  /** Where articles compete with each other. */
-  public Overlaps overlaps(SiteContext context) {
-    Map<Integer, List<RankingRow>> byArticle =
-        inventory.rankingForSeveral(context.siteId()).stream()
-            .collect(
-                Collectors.groupingBy(RankingRow::number, LinkedHashMap::new, Collectors.toList()));
-    List<Spread> spread = new ArrayList<>();
-    byArticle.forEach(
-        (number, rows) -> {
-          if (rows.size() > 1) {
-            spread.add(
-                new Spread(
-                    new ReferenceNumber(context.site().prefix(), number).toString(),
-                    rows.get(0).title(),
-                    rows));
-          }
-        });
-    return new Overlaps(
-        research.shared(context), spread, near.rivals(context, RIVALS, RIVALS_SHOWN));
   }
 }

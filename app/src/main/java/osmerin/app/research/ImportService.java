@@ -1,20 +1,16 @@
 package osmerin.app.research;
 
-import static osmerin.app.platform.data.CopyIn.fields;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,14 +25,11 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.work.Progress;
 import osmerin.core.keyword.ExcludeList;
 import osmerin.core.keyword.Keyword;
-import osmerin.core.keyword.PageAddress;
 import osmerin.core.text.Counted;
 import osmerin.core.text.LanguageGuess;
 import osmerin.formats.keywords.FileReading;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
-import osmerin.formats.keywords.OwnRanking;
-import osmerin.formats.keywords.RowProblem;
 
 /**
  * Imports keyword research: keep the file, show how it would be read, then read it, store it and
@@ -46,6 +39,7 @@ import osmerin.formats.keywords.RowProblem;
 public class ImportService {
   private final ResearchMapper research;
   private final ImportMapper imports;
+  private final ImportStore written;
   private final Uploads uploads;
   private final Regrouping regrouping;
   private final GroupStore store;
@@ -60,6 +54,7 @@ public class ImportService {
   ImportService(
       ResearchMapper research,
       ImportMapper imports,
+      ImportStore written,
       Uploads uploads,
       Regrouping regrouping,
       GroupStore store,
@@ -75,6 +70,7 @@ public class ImportService {
     this.nearness = nearness;
     this.research = research;
     this.imports = imports;
+    this.written = written;
     this.uploads = uploads;
     this.regrouping = regrouping;
     this.store = store;
@@ -149,9 +145,9 @@ public class ImportService {
     boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
     long importId =
         imports.insertImport(context.siteId(), context.personId(), name, report, withPages);
-    storeProblems(importId, rows.problems());
-    storeBefore(importId, met);
-    storeChanged(importId, changed);
+    written.problems(importId, rows.problems());
+    written.before(importId, met);
+    written.changed(importId, changed);
     added.forEach(k -> known.put(k.keyword().normal(), k));
     changed.forEach(k -> known.put(k.keyword().normal(), k));
     progress.at("Grouping " + Counted.of(known.size(), "keyword"));
@@ -161,10 +157,10 @@ public class ImportService {
         progress,
         placed -> {
           progress.at("Storing " + Counted.of(added.size(), "keyword"));
-          storeAdded(context.siteId(), importId, added, placed);
+          written.added(context.siteId(), importId, added, placed);
           store.storeMemberships(touched(known.values(), placed, added, changed));
         });
-    storeOwn(importId, rows.own(), known);
+    written.own(importId, rows.own(), known);
     progress.at("Folding close variants");
     folding.fold(context.siteId(), known.values());
     progress.at("Matching live articles");
@@ -212,14 +208,6 @@ public class ImportService {
         .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
   }
 
-  /** Keeps what the keywords of the file were before, so that the import can be taken back. */
-  private void storeBefore(long importId, List<Long> keywordIds) {
-    imports.createMet();
-    copy.rows("met_keyword (id)", keywordIds, CopyIn::fields);
-    imports.keepBefore(importId);
-    imports.markMet(importId);
-  }
-
   private List<KnownKeyword> withIds(List<Keyword> keywords, ExcludeList excluded) {
     Iterator<Long> ids = copy.ids("keyword", keywords.size()).iterator();
     return keywords.stream()
@@ -229,80 +217,5 @@ public class ImportService {
 
   private static ByHand byHand(Keyword keyword, ExcludeList excluded) {
     return excluded.excludes(keyword.normal()) ? ByHand.EXCLUDED : ByHand.NOTHING;
-  }
-
-  private void storeProblems(long importId, List<RowProblem> problems) {
-    copy.rows(
-        "import_problem (import_id, line, text, reason, value, rejected)",
-        problems,
-        p -> fields(importId, p.line(), p.text(), p.reason(), p.value(), p.rejected()));
-  }
-
-  private void storeOwn(
-      long importId, Map<String, OwnRanking> own, Map<String, KnownKeyword> known) {
-    copy.rows(
-        "own_ranking (keyword_id, import_id, position, page)",
-        own.entrySet(),
-        entry -> {
-          PageAddress page = entry.getValue().page();
-          return fields(
-              known.get(entry.getKey()).id(),
-              importId,
-              entry.getValue().position(),
-              page == null ? null : page.value());
-        });
-  }
-
-  private void storeAdded(
-      long siteId, long importId, List<KnownKeyword> added, Map<Long, Placed> placed) {
-    copy.rows(
-        "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
-            + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded,"
-            + " language, "
-            + GroupStore.COLUMNS
-            + ")",
-        added,
-        k -> {
-          List<@Nullable Object> fields =
-              fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
-          fields.addAll(figures(k.keyword()));
-          fields.addAll(
-              fields(
-                  importId,
-                  importId,
-                  k.byHand().pinned(),
-                  k.byHand().excluded(),
-                  k.keyword().language().tag()));
-          Placed place = placed.get(k.id());
-          fields.addAll(place == null ? GroupStore.WAITING : place.fields());
-          return fields;
-        });
-  }
-
-  private void storeChanged(long importId, List<KnownKeyword> changed) {
-    imports.createChanged();
-    copy.rows(
-        "changed_keyword (id, volume, volume_low, volume_high, difficulty, cost_per_click, intent,"
-            + " pages, import_id)",
-        changed,
-        k -> {
-          List<@Nullable Object> fields = fields(k.id());
-          fields.addAll(figures(k.keyword()));
-          fields.add(importId);
-          return fields;
-        });
-    imports.applyChanged();
-  }
-
-  private static List<@Nullable Object> figures(Keyword k) {
-    var volume = Optional.ofNullable(k.volume());
-    return fields(
-        volume.map(v -> v.searches()).orElse(null),
-        volume.map(v -> v.low()).orElse(null),
-        volume.map(v -> v.high()).orElse(null),
-        k.difficulty(),
-        k.costPerClick(),
-        k.intent(),
-        k.pages().stream().map(PageAddress::value).toList());
   }
 }

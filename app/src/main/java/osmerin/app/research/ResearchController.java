@@ -19,11 +19,11 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.GroupPages.GroupPage;
+import osmerin.app.research.GroupPages.WhatIf;
 import osmerin.app.research.ResearchService.Group;
-import osmerin.app.research.ResearchService.GroupPage;
 import osmerin.app.research.ResearchService.Overview;
 import osmerin.app.research.ResearchService.TopicPage;
-import osmerin.app.research.ResearchService.WhatIf;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -37,16 +37,19 @@ class ResearchController {
   private static final int PAGE = 100;
 
   private final ResearchService research;
+  private final GroupPages groups;
   private final ArticleService articles;
   private final CommissionForm commissioning;
   private final History history;
 
   ResearchController(
       ResearchService research,
+      GroupPages groups,
       ArticleService articles,
       CommissionForm commissioning,
       History history) {
     this.research = research;
+    this.groups = groups;
     this.articles = articles;
     this.commissioning = commissioning;
     this.history = history;
@@ -128,7 +131,7 @@ class ResearchController {
       @RequestParam(required = false) @Nullable Integer position,
       Model model) {
     model.addAttribute("base", site.base());
-    addWorth(research.whatIf(site, id, strength, position), model);
+    addWorth(groups.whatIf(site, id, strength, position), model);
     return "worth/worth :: worth";
   }
 
@@ -142,7 +145,7 @@ class ResearchController {
   }
 
   private void addGroup(SiteContext site, long id, int asked, Model model) {
-    GroupPage page = research.page(site, id, asked);
+    GroupPage page = groups.page(site, id, asked);
     model.addAttribute("page", page);
     addWorth(
         new WhatIf(page.group(), page.siteStrength(), page.siteStrength().strength(), null), model);
@@ -161,7 +164,7 @@ class ResearchController {
     if (marked == null || marked.size() != 2) {
       throw new RefusedException("Mark two keywords to see why they are together.");
     }
-    model.addAttribute("why", research.why(site, marked.get(0), marked.get(1)));
+    model.addAttribute("why", groups.why(site, marked.get(0), marked.get(1)));
     return "research/why";
   }
 

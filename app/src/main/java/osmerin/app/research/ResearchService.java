@@ -1,6 +1,5 @@
 package osmerin.app.research;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -13,37 +12,24 @@ import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.GroupArticle;
 import osmerin.app.platform.web.NotFoundException;
-import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.ResearchMapper.GroupRow;
-import osmerin.app.research.ResearchMapper.MemberRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
 import osmerin.app.site.SiteContext;
 import osmerin.app.worth.SiteStrength;
 import osmerin.app.worth.StrengthService;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.coverage.Covered;
-import osmerin.core.group.Cohesion;
-import osmerin.core.group.Cohesion.Doubt;
-import osmerin.core.group.Cohesion.Fit;
 import osmerin.core.group.Grouping;
-import osmerin.core.group.GroupingSettings;
-import osmerin.core.group.SharedEvidence;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Volume;
-import osmerin.core.meaning.Phrase;
-import osmerin.core.worth.SiteReach;
 import osmerin.core.worth.Worth;
 
 /** Topics, groups and keywords as they stand. */
 @Service
 public class ResearchService {
   private static final int NEXT_SHOWN = 8;
-  private static final int MEMBERS_SHOWN = 200;
-  private static final int BESIDE_SHOWN = 14;
 
-  private final SiteNearness nearness;
-  private final GroupingChoice choice;
   private final ResearchMapper research;
   private final HandEditMapper edits;
   private final ArticleService articles;
@@ -55,12 +41,8 @@ public class ResearchService {
       HandEditMapper edits,
       ArticleService articles,
       StrengthService siteStrength,
-      SiteNearness nearness,
-      GroupingChoice choice,
       Weighing weighing) {
     this.weighing = weighing;
-    this.nearness = nearness;
-    this.choice = choice;
     this.research = research;
     this.edits = edits;
     this.siteStrength = siteStrength;
@@ -151,61 +133,6 @@ public class ResearchService {
       List<Group> next,
       List<Group> overlaps,
       SiteStrength siteStrength) {}
-
-  /**
-   * A keyword in its group.
-   *
-   * @param doubt why it may not belong there, null when nothing says so
-   */
-  public record Member(MemberRow row, @Nullable Doubt doubt) {}
-
-  /**
-   * A group with its keywords.
-   *
-   * @param primaryId of the primary keyword, null when the group has none
-   * @param members of the page shown: the primary one first, then the doubtful ones
-   * @param doubtful how many there are on all pages
-   * @param tightness the part of its pages that a keyword shares with another on average, 0–1
-   * @param near how near its keywords are to the primary one in meaning on average, null where
-   *     meaning put none there
-   * @param beside other groups of its topic by demand, the first few
-   */
-  public record GroupPage(
-      Group group,
-      @Nullable Long primaryId,
-      List<Member> members,
-      Paging paging,
-      long doubtful,
-      @Nullable Double tightness,
-      @Nullable Double near,
-      List<GroupRow> beside,
-      SiteStrength siteStrength) {}
-
-  /**
-   * Why two keywords are together.
-   *
-   * @param near how near they are in meaning, about 0–1; null where pages decide for both
-   * @param least how near the site asks keywords to be
-   */
-  public record Why(
-      String first, String second, SharedEvidence shared, @Nullable Double near, double least) {}
-
-  /**
-   * What a group would be worth.
-   *
-   * @param strength of the site, 0–100
-   * @param position taken as reached, null for the one to expect
-   */
-  public record WhatIf(
-      Group group, SiteStrength siteStrength, int strength, @Nullable Integer position) {
-    public Worth worth() {
-      SiteReach site = siteStrength.at(strength);
-      double hours = siteStrength.effort().hours(group.row().wordTarget());
-      return position == null
-          ? Worth.of(group.row().demand(), site, hours)
-          : Worth.atPosition(group.row().demand(), site, hours, position);
-    }
-  }
 
   /** The keywords of a group, for a brief. */
   public record GroupKeywords(String primary, List<String> secondary) {}
@@ -333,94 +260,6 @@ public class ResearchService {
             .findGroup(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("keyword group", id));
     return weighed(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
-  }
-
-  /** A group with the first of its keywords and all that is to be seen of it. */
-  public GroupPage page(SiteContext context, long id) {
-    return page(context, id, 1);
-  }
-
-  /**
-   * The same with another page of its keywords.
-   *
-   * @param asked from 1
-   */
-  public GroupPage page(SiteContext context, long id, int asked) {
-    SiteStrength now = siteStrength.get(context);
-    Group group = group(context, id, now);
-    List<KnownKeyword> known =
-        StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(id), List.of()));
-    Cohesion cohesion =
-        Cohesion.of(
-            known.stream().map(KnownKeyword::keyword).toList(), GroupingSettings.DEFAULT.depth());
-    Map<String, Long> ids = new HashMap<>();
-    known.forEach(k -> ids.put(k.keyword().normal(), k.id()));
-    List<Fit> ordered = primaryFirst(cohesion.fits());
-    Paging paging = new Paging(asked, MEMBERS_SHOWN, ordered.size());
-    Long topic = group.row().topicId();
-    return new GroupPage(
-        group,
-        ordered.isEmpty() ? null : ids.get(ordered.get(0).keyword().normal()),
-        members(id, paging.of(ordered), ids),
-        paging,
-        ordered.stream().filter(fit -> fit.doubt() != null).count(),
-        cohesion.tightness(),
-        research.meanNear(id),
-        topic == null ? List.of() : research.beside(context.siteId(), topic, id, BESIDE_SHOWN),
-        now);
-  }
-
-  /** The primary keyword, then the doubtful, the weakest first, then the others by volume. */
-  private static List<Fit> primaryFirst(List<Fit> fits) {
-    List<Fit> ordered = new ArrayList<>(fits);
-    fits.stream()
-        .min(Comparator.comparing(Fit::keyword, Grouping.PRIMARY_FIRST))
-        .ifPresent(
-            primary -> {
-              ordered.remove(primary);
-              ordered.add(0, primary);
-            });
-    return ordered;
-  }
-
-  private List<Member> members(long groupId, List<Fit> shown, Map<String, Long> ids) {
-    List<Long> wanted = shown.stream().map(fit -> ids.get(fit.keyword().normal())).toList();
-    Map<Long, MemberRow> rows = new HashMap<>();
-    research.members(groupId, wanted).forEach(row -> rows.put(row.id(), row));
-    List<Member> members = new ArrayList<>();
-    for (int i = 0; i < wanted.size(); i++) {
-      members.add(new Member(rows.get(wanted.get(i)), shown.get(i).doubt()));
-    }
-    return members;
-  }
-
-  /** Why two keywords of the site are together, or could be. */
-  public Why why(SiteContext context, long firstId, long secondId) {
-    Map<Long, Keyword> found = new HashMap<>();
-    StoredKeyword.known(edits.keywordsOf(context.siteId(), List.of(), List.of(firstId, secondId)))
-        .forEach(k -> found.put(k.id(), k.keyword()));
-    Keyword first = found.get(firstId);
-    Keyword second = found.get(secondId);
-    if (first == null || second == null) {
-      throw new NotFoundException("keyword", first == null ? firstId : secondId);
-    }
-    boolean byMeaning = Grouping.hasFewPages(first) || Grouping.hasFewPages(second);
-    return new Why(
-        first.text(),
-        second.text(),
-        SharedEvidence.of(first, second, GroupingSettings.DEFAULT.depth()),
-        byMeaning ? nearness.of(context.siteId()).of(Phrase.of(first), Phrase.of(second)) : null,
-        choice.settings(context.siteId()).leastNear());
-  }
-
-  /** What a group would be worth; what is out of range counts as not asked. */
-  public WhatIf whatIf(
-      SiteContext context, long id, @Nullable Integer strength, @Nullable Integer position) {
-    SiteStrength now = siteStrength.get(context);
-    boolean strong = strength != null && strength >= 0 && strength <= 100;
-    boolean placed = position != null && position >= 1 && position <= 10;
-    return new WhatIf(
-        group(context, id, now), now, strong ? strength : now.strength(), placed ? position : null);
   }
 
   /**

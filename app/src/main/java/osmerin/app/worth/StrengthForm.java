@@ -3,7 +3,6 @@ package osmerin.app.worth;
 import java.math.BigDecimal;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.worth.StrengthService.Settings;
 import osmerin.core.worth.Effort;
 
 /** What a person typed about the siteStrength, as they typed it. */
@@ -32,9 +31,9 @@ record StrengthForm(
    *
    * @throws RefusedException when something is no number; the message names it
    */
-  Settings settings() {
+  StrengthSettings settings() {
     Integer words = whole(wordsAnHour, "no number of words an hour, such as 250");
-    return new Settings(
+    return new StrengthSettings(
         whole(strength, "no strength. It is a whole number from 0 to 100"),
         number(awareness),
         number(consideration),

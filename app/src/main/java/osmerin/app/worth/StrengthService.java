@@ -1,7 +1,6 @@
 package osmerin.app.worth;
 
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -38,12 +37,6 @@ public class StrengthService implements Reversal {
   private static final int MOST_WORDS = 10_000;
   private static final String CHANCES = "Chances";
 
-  private static final String STRENGTH = "Site strength";
-  private static final String AWARENESS = "Value of a visit, awareness";
-  private static final String CONSIDERATION = "Value of a visit, consideration";
-  private static final String DECISION = "Value of a visit, decision";
-  private static final String WORDS = "Words an hour";
-
   private static final Stored NOTHING_SAID =
       new Stored(null, null, null, null, Effort.SHIPPED_WORDS_AN_HOUR, null, null, 0);
 
@@ -58,52 +51,6 @@ public class StrengthService implements Reversal {
     this.outcomes = outcomes;
     this.types = types;
     this.history = history;
-  }
-
-  /**
-   * What a person sets.
-   *
-   * @param strength null to leave it assumed
-   */
-  public record Settings(
-      @Nullable Integer strength,
-      @Nullable BigDecimal awareness,
-      @Nullable BigDecimal consideration,
-      @Nullable BigDecimal decision,
-      int wordsAnHour) {
-    /** Values have two places, as they are stored. */
-    public Settings {
-      awareness = cents(awareness);
-      consideration = cents(consideration);
-      decision = cents(decision);
-    }
-
-    private Settings with(String field, @Nullable BigDecimal value) {
-      return new Settings(
-          field.equals(STRENGTH) ? whole(value) : strength,
-          field.equals(AWARENESS) ? value : awareness,
-          field.equals(CONSIDERATION) ? value : consideration,
-          field.equals(DECISION) ? value : decision,
-          field.equals(WORDS) && value != null ? value.intValue() : wordsAnHour);
-    }
-
-    private static @Nullable Integer whole(@Nullable BigDecimal value) {
-      return value == null ? null : value.intValue();
-    }
-
-    private static @Nullable BigDecimal cents(@Nullable BigDecimal value) {
-      return value == null ? null : value.setScale(2, RoundingMode.HALF_UP);
-    }
-
-    String words() {
-      return "strength %s; a visit is worth %s, %s, %s; %s words an hour"
-          .formatted(
-              strength == null ? "not set" : strength,
-              shown(awareness),
-              shown(consideration),
-              shown(decision),
-              wordsAnHour);
-    }
   }
 
   public SiteStrength get(SiteContext context) {
@@ -205,7 +152,7 @@ public class StrengthService implements Reversal {
    * @param seen the version the person saw
    */
   @Transactional
-  public void set(SiteContext context, Settings wanted, int seen) {
+  public void set(SiteContext context, StrengthSettings wanted, int seen) {
     context.require(Right.TARGETS);
     refuseNonsense(wanted);
     strengths.add(context.siteId());
@@ -220,11 +167,16 @@ public class StrengthService implements Reversal {
           Map.of("seen", String.valueOf(now.version())));
     }
     List<Change> changes = new ArrayList<>();
-    add(changes, context, STRENGTH, now.strength(), wanted.strength());
-    add(changes, context, AWARENESS, now.awareness(), wanted.awareness());
-    add(changes, context, CONSIDERATION, now.consideration(), wanted.consideration());
-    add(changes, context, DECISION, now.decision(), wanted.decision());
-    add(changes, context, WORDS, now.wordsAnHour(), wanted.wordsAnHour());
+    add(changes, context, StrengthSettings.STRENGTH, now.strength(), wanted.strength());
+    add(changes, context, StrengthSettings.AWARENESS, now.awareness(), wanted.awareness());
+    add(
+        changes,
+        context,
+        StrengthSettings.CONSIDERATION,
+        now.consideration(),
+        wanted.consideration());
+    add(changes, context, StrengthSettings.DECISION, now.decision(), wanted.decision());
+    add(changes, context, StrengthSettings.WORDS, now.wordsAnHour(), wanted.wordsAnHour());
     history.note(context, Right.TARGETS, "Site strength was set: " + wanted.words() + ".", changes);
   }
 
@@ -232,10 +184,13 @@ public class StrengthService implements Reversal {
   @Transactional
   public void setStrength(SiteContext context, int strength) {
     Stored now = stored(context.siteId());
-    set(context, settings(now).with(STRENGTH, BigDecimal.valueOf(strength)), now.version());
+    set(
+        context,
+        settings(now).with(StrengthSettings.STRENGTH, BigDecimal.valueOf(strength)),
+        now.version());
   }
 
-  private int put(SiteContext context, Settings s, int seen) {
+  private int put(SiteContext context, StrengthSettings s, int seen) {
     return strengths.set(
         context.siteId(),
         s.strength(),
@@ -246,7 +201,7 @@ public class StrengthService implements Reversal {
         seen);
   }
 
-  private static void refuseNonsense(Settings wanted) {
+  private static void refuseNonsense(StrengthSettings wanted) {
     if (wanted.strength() != null && (wanted.strength() < 0 || wanted.strength() > 100)) {
       throw new RefusedException("Site strength is a number from 0 to 100.");
     }
@@ -274,13 +229,9 @@ public class StrengthService implements Reversal {
     }
   }
 
-  private static Settings settings(Stored s) {
-    return new Settings(
+  private static StrengthSettings settings(Stored s) {
+    return new StrengthSettings(
         s.strength(), s.awareness(), s.consideration(), s.decision(), s.wordsAnHour());
-  }
-
-  private static String shown(@Nullable BigDecimal value) {
-    return value == null ? "unknown" : value.toPlainString();
   }
 
   @Override
@@ -298,7 +249,7 @@ public class StrengthService implements Reversal {
       strengths.setLearned(context.siteId(), chances(changes.get(0).from()));
       return;
     }
-    Settings back = settings(now);
+    StrengthSettings back = settings(now);
     for (Change change : changes) {
       back =
           back.with(change.field(), change.from() == null ? null : new BigDecimal(change.from()));

@@ -22,7 +22,7 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
 import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.live.InventoryMapper.MatchRow;
-import osmerin.app.live.LiveMatching.Overlaps;
+import osmerin.app.live.Overlap.Overlaps;
 import osmerin.app.plan.MonthService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -54,6 +54,7 @@ class InventoryTest extends ApplicationTest {
 
   @Autowired private InventoryIntake intake;
   @Autowired private LiveMatching matching;
+  @Autowired private Overlap overlap;
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
   @Autowired private GroupEdits groups;
@@ -216,7 +217,7 @@ class InventoryTest extends ApplicationTest {
     for (MatchRow row : matching.matches(site, false, 0, 9)) {
       matching.correct(site, row.number(), groups.named(site, "rye bread"));
     }
-    Overlaps overlaps = matching.overlaps(site);
+    Overlaps overlaps = overlap.of(site);
     assertThat(overlaps.shared()).hasSize(1);
     assertThat(overlaps.shared().get(0).articles()).hasSize(3);
     assertThat(overlaps.spread()).hasSize(1);

@@ -236,16 +236,16 @@ class EnduranceTest {
           blog.beforeAnswer(() -> {});
           node.kill();
         });
-    setHour(number, 1);
+    setHour(number, 5);
     await().atMost(PATIENCE).until(() -> blog.count() == 1);
     restart();
     await().atMost(PATIENCE).until(() -> isLive(number));
     assertThat(blog.count()).isEqualTo(1);
   }
 
-  /** Sets the hour to so many seconds from now. */
+  /** Sets the hour to at least so many seconds from now, enough for a slow machine to set it. */
   private void setHour(String number, int seconds) {
-    LocalDateTime then = LocalDateTime.now(ZoneOffset.UTC).plusSeconds(seconds);
+    LocalDateTime then = LocalDateTime.now(ZoneOffset.UTC).plusSeconds(seconds + 1L);
     String article = "/loam/articles/" + number;
     owner.post(
         article + "/publish-date",

@@ -26,9 +26,9 @@ import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.FullRunService.Preview;
+import osmerin.app.research.GroupPages.Member;
 import osmerin.app.research.ResearchMapper.GroupRow;
 import osmerin.app.research.ResearchMapper.TopicRow;
-import osmerin.app.research.ResearchService.Member;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -56,6 +56,7 @@ class GroupEditsTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private ResearchService research;
+  @Autowired private GroupPages pages;
   @Autowired private ResearchMapper mapper;
   @Autowired private GroupEdits edits;
   @Autowired private GroupMarks marks;
@@ -321,7 +322,7 @@ class GroupEditsTest extends ApplicationTest {
   void aGroupWithoutKeywordsIsShownWithoutAndAnswersNothing() {
     long bread = group("rye bread");
     edits.merge(site, List.of(bread), group("eel trap"));
-    assertThat(research.page(site, bread).members()).isEmpty();
+    assertThat(pages.page(site, bread).members()).isEmpty();
     assertThatThrownBy(() -> research.keywords(site, bread))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("rye bread");
@@ -344,11 +345,11 @@ class GroupEditsTest extends ApplicationTest {
   @Test
   void doubtfulMembersStandBehindThePrimaryKeyword() {
     edits.move(site, List.of(keyword("smoked eel")), group("eel trap"));
-    List<Member> members = research.page(site, group("eel trap")).members();
+    List<Member> members = pages.page(site, group("eel trap")).members();
     assertThat(members.get(0).row().text()).isEqualTo("eel trap");
     assertThat(members.get(1).row().text()).isEqualTo("smoked eel");
     assertThat(members.get(1).doubt()).isEqualTo(Doubt.FEW_PAGES);
-    assertThat(research.why(site, keyword("eel trap"), keyword("catch eels")).shared().pages())
+    assertThat(pages.why(site, keyword("eel trap"), keyword("catch eels")).shared().pages())
         .hasSize(4);
   }
 

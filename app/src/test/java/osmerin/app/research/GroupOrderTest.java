@@ -12,6 +12,7 @@ import osmerin.app.research.ResearchService.Group;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.worth.StrengthService;
+import osmerin.app.worth.StrengthSettings;
 
 class GroupOrderTest extends ApplicationTest {
   @Autowired private ImportService imports;
@@ -31,10 +32,10 @@ class GroupOrderTest extends ApplicationTest {
         "keyword,volume,difficulty\nbig and hard,5000,95\nsmall and easy,100,5\n"
             + "nobody knows,8000,\nno volume,,10\n";
     imports.importFile(site, "a.csv", file.getBytes(StandardCharsets.UTF_8));
-    siteStrength.set(site, new StrengthService.Settings(30, null, null, null, 250), 0);
+    siteStrength.set(site, new StrengthSettings(30, null, null, null, 250), 0);
     assertThat(names(research.overview(site).next()))
         .containsExactly("small and easy", "big and hard", "nobody knows", "no volume");
-    siteStrength.set(site, new StrengthService.Settings(100, null, null, null, 250), 1);
+    siteStrength.set(site, new StrengthSettings(100, null, null, null, 250), 1);
     assertThat(names(research.overview(site).next()).get(0)).isEqualTo("big and hard");
   }
 

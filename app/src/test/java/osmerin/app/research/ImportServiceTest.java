@@ -34,6 +34,7 @@ class ImportServiceTest extends ApplicationTest {
   @Autowired private ImportReports reports;
   @Autowired private Uploads uploads;
   @Autowired private ResearchService research;
+  @Autowired private GroupPages pages;
   @Autowired private ResearchMapper mapper;
   @Autowired private KeywordLedger ledger;
   @Autowired private FullRunService runs;
@@ -64,9 +65,7 @@ class ImportServiceTest extends ApplicationTest {
     // The two variants have one figure, so it counts once.
     assertThat(bread.row().searches()).isEqualTo(1200);
     List<MemberRow> members =
-        research.page(site, bread.row().id()).members().stream()
-            .map(ResearchService.Member::row)
-            .toList();
+        pages.page(site, bread.row().id()).members().stream().map(GroupPages.Member::row).toList();
     assertThat(members).extracting(MemberRow::basis).containsExactly("PRIMARY", "VARIANT", "PAGES");
     assertThat(members.get(2).sharedWithPrimary()).isEqualTo(3);
   }

@@ -35,6 +35,7 @@ class ResearchFormsTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private ResearchMapper mapper;
   @Autowired private ResearchService research;
+  @Autowired private GroupPages pages;
   @Autowired private ArticleService articles;
   @Autowired private JdbcTemplate jdbc;
   @Autowired private GroupMarks marks;
@@ -174,7 +175,7 @@ class ResearchFormsTest extends ApplicationTest {
   void aRefusedFormSaysWhyAndChangesNothing(String path, String fields, int status, String words) {
     List<GroupRow> before = groups();
     long group = before.get(0).id();
-    String keyword = String.valueOf(research.page(site, group).primaryId());
+    String keyword = String.valueOf(pages.page(site, group).primaryId());
     HttpResponse<String> answer =
         person.post(
             base + path.replace("GROUP", String.valueOf(group)),

@@ -16,7 +16,6 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
-import osmerin.app.worth.StrengthService.Settings;
 import osmerin.core.group.Demand;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.worth.Effort;
@@ -96,7 +95,7 @@ class ReachServiceTest extends ApplicationTest {
 
   @Test
   void aDecimalCommaIsReadAndTheSameValueAgainIsNoChange() {
-    Settings typed = new StrengthForm(" 30 ", "1,5", null, " ", " 300 ").settings();
+    StrengthSettings typed = new StrengthForm(" 30 ", "1,5", null, " ", " 300 ").settings();
     assertThat(typed.awareness()).isEqualByComparingTo("1.50");
     siteStrength.set(site, typed, 0);
     siteStrength.set(site, typed, 1);
@@ -111,8 +110,8 @@ class ReachServiceTest extends ApplicationTest {
         .isInstanceOf(ForbiddenException.class);
   }
 
-  private static Settings settings(int strength, String awareness) {
-    return new Settings(
+  private static StrengthSettings settings(int strength, String awareness) {
+    return new StrengthSettings(
         strength,
         awareness == null ? null : new BigDecimal(awareness),
         null,
