@@ -3,6 +3,7 @@ package osmerin.app.demo;
 import java.util.List;
 import java.util.Random;
 import osmerin.core.worth.Chances;
+import osmerin.core.worth.PageOne;
 
 /**
  * Where the demo's live articles stand, as a rank tracker would export it. Whether one is on page
@@ -11,7 +12,6 @@ import osmerin.core.worth.Chances;
  */
 final class DemoPositions {
   private static final Chances TRUE_CHANCES = new Chances(17, 12);
-  private static final int PAGE_ONE = 10;
 
   private DemoPositions() {}
 
@@ -31,7 +31,7 @@ final class DemoPositions {
       boolean onPageOne = fate.nextDouble() < TRUE_CHANCES.at(article.difficulty());
       Random now = new Random(article.primaryKeyword().hashCode() * 31L + month);
       now.nextDouble();
-      int position = onPageOne ? 1 + now.nextInt(PAGE_ONE) : PAGE_ONE + 1 + now.nextInt(40);
+      int position = onPageOne ? 1 + now.nextInt(PageOne.LAST) : PageOne.LAST + 1 + now.nextInt(40);
       file.append(article.primaryKeyword())
           .append(',')
           .append(position)

@@ -6,7 +6,8 @@ import com.github.kagkarlsson.scheduler.task.schedule.FixedDelay;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.time.YearMonth;
-import java.util.HashMap;
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.context.annotation.Bean;
@@ -54,19 +55,17 @@ public class KeptMonths {
     }
   }
 
-  /** The kept publish dates by kind; null when the month has no kept plan. */
+  /** The kept publish dates by kind; {@link KeptPlan#NONE} when the month was not kept. */
   KeptPlan of(SiteContext context, YearMonth month) {
     if (!kept.isKept(context.siteId(), month.atDay(1))) {
       return KeptPlan.NONE;
     }
-    Map<Kind, List<LocalDate>> dates = new HashMap<>();
+    Map<Kind, List<LocalDate>> dates = new EnumMap<>(Kind.class);
     for (Kind kind : Kind.values()) {
-      dates.put(
-          kind,
-          kept.dates(context.siteId(), month.atDay(1)).stream()
-              .filter(date -> date.kind() == kind)
-              .map(KeptDate::publishDate)
-              .toList());
+      dates.put(kind, new ArrayList<>());
+    }
+    for (KeptDate date : kept.dates(context.siteId(), month.atDay(1))) {
+      dates.get(date.kind()).add(date.publishDate());
     }
     return new KeptPlan(dates);
   }

@@ -23,9 +23,6 @@ import osmerin.core.worth.StrengthFound.Stands;
 /** What became of a site's articles, and where its pages stand. */
 @Component
 class Outcomes {
-  /** A page that is not among those that rank stands somewhere behind them. */
-  private static final int BEHIND = 100;
-
   private final OutcomeMapper outcomes;
 
   Outcomes(OutcomeMapper outcomes) {
@@ -106,8 +103,11 @@ class Outcomes {
             : Optional.empty();
     return told.isPresent() || !row.withPages()
         ? told
-        : Optional.of(
-            Ranking.among(on, article, row.pages().stream().map(PageAddress::new).toList()));
+        : Optional.of(among(on, article, row.pages()));
+  }
+
+  private static Ranking among(LocalDate on, PageAddress article, List<String> pages) {
+    return Ranking.among(on, article, pages.stream().map(PageAddress::new).toList());
   }
 
   /** The strength that the site's own positions tell, those in files before all others. */
@@ -123,8 +123,8 @@ class Outcomes {
     List<Stands> stands = new ArrayList<>();
     for (Judged article : judged(context)) {
       if (!article.group().pages().isEmpty()) {
-        int at = article.group().pages().indexOf(article.page().value());
-        stands.add(new Stands(article.group().difficulty(), at < 0 ? BEHIND : at + 1));
+        Ranking now = among(context.today(), article.page(), article.group().pages());
+        stands.add(new Stands(article.group().difficulty(), now.position()));
       }
     }
     return stands;

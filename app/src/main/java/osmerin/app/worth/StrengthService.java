@@ -29,7 +29,7 @@ import osmerin.core.worth.Chances;
 import osmerin.core.worth.Effort;
 import osmerin.core.worth.SiteReach;
 
-/** Keeps what a site can strengths. */
+/** Keeps how strong a site is, and what its groups are weighed by. */
 @Service
 public class StrengthService implements Reversal {
   private static final double SHIPPED_HOURS = 8;
@@ -94,15 +94,9 @@ public class StrengthService implements Reversal {
   @Transactional
   public void useLearned(SiteContext context, boolean learned) {
     context.require(Right.TARGETS);
-    Judged own = calibration(context).learned();
-    if (learned && own == null) {
-      throw new RefusedException(
-          "Outcomes of at least %s articles are needed, %s of them on page one and %s not."
-              .formatted(Calibration.ENOUGH, Calibration.OF_EACH, Calibration.OF_EACH));
-    }
+    Chances after = learned ? learned(context) : null;
     strengths.add(context.siteId());
     Chances before = stored(context.siteId()).learned();
-    Chances after = learned ? own.chances() : null;
     if (Objects.equals(before, after)) {
       return;
     }
@@ -121,6 +115,16 @@ public class StrengthService implements Reversal {
             words(after),
             kept(before),
             kept(after)));
+  }
+
+  private Chances learned(SiteContext context) {
+    Judged own = calibration(context).learned();
+    if (own == null) {
+      throw new RefusedException(
+          "Outcomes of at least %s articles are needed, %s of them on page one and %s not."
+              .formatted(Calibration.ENOUGH, Calibration.OF_EACH, Calibration.OF_EACH));
+    }
+    return own.chances();
   }
 
   private static String words(@Nullable Chances chances) {

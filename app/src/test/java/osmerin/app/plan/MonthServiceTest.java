@@ -84,6 +84,20 @@ class MonthServiceTest extends ApplicationTest {
     assertThat(kept.of(site, now.minusMonths(1)).of(Kind.NEW)).isNull();
   }
 
+  /** A kind without a date was kept too, as none; only a month that was not kept has no plan. */
+  @Test
+  void aKeptMonthHasThePublishDatesOfEachKind() {
+    commission(later.atDay(20));
+    commission(later.atDay(15));
+    kept.keep(site.siteId(), later);
+    commission(later.atDay(16));
+    KeptPlan plan = kept.of(site, later);
+    assertThat(plan.of(Kind.NEW)).containsExactlyInAnyOrder(later.atDay(15), later.atDay(20));
+    assertThat(plan.of(Kind.REFRESH)).isEmpty();
+    assertThat(kept.of(site, later.plusMonths(1)).of(Kind.REFRESH)).isNull();
+    assertThat(kept.of(emptySite(), later).of(Kind.NEW)).isNull();
+  }
+
   @Test
   void aTargetIsANumberFromNothingToManyHundred() {
     assertThatThrownBy(() -> months.setTargets(site, later, null, new Targets(-1, 0)))

@@ -88,6 +88,10 @@ public record BackPlan(
 
   /** The steps before publishing that are not done. */
   public List<PlannedStep> open() {
+    return open(steps);
+  }
+
+  private static List<PlannedStep> open(List<PlannedStep> steps) {
     return steps.stream().filter(step -> !step.done() && !step.step().followUp()).toList();
   }
 
@@ -100,8 +104,9 @@ public record BackPlan(
   public static BackPlan of(Request request) {
     Worker worker = new Worker(request);
     List<PlannedStep> steps = worker.plan();
+    List<PlannedStep> open = open(steps);
     return new BackPlan(
-        steps, worker.course(steps), worker.deciding(steps), worker.earliestPublishDate());
+        steps, worker.course(open), worker.deciding(open), worker.earliestPublishDate());
   }
 
   /** One planning. */
@@ -223,11 +228,10 @@ public record BackPlan(
       return cushion == 0 ? latestEnd : calendar.onOrBefore(site.minus(latestEnd, cushion));
     }
 
-    @Nullable Course course(List<PlannedStep> steps) {
+    @Nullable Course course(List<PlannedStep> open) {
       if (request.publishDate() == null) {
         return null;
       }
-      List<PlannedStep> open = steps.stream().filter(Worker::decides).toList();
       if (open.stream().anyMatch(s -> s.slack() < 0)) {
         return Course.IMPOSSIBLE;
       }
@@ -239,15 +243,10 @@ public record BackPlan(
       return atRisk ? Course.AT_RISK : Course.ON_COURSE;
     }
 
-    private static boolean decides(PlannedStep planned) {
-      return !planned.done() && !planned.step().followUp();
-    }
-
-    List<RunUpStep> deciding(List<PlannedStep> steps) {
+    List<RunUpStep> deciding(List<PlannedStep> open) {
       if (request.publishDate() == null) {
         return List.of();
       }
-      List<PlannedStep> open = steps.stream().filter(Worker::decides).toList();
       int least = open.stream().mapToInt(PlannedStep::slack).min().orElse(0);
       return open.stream().filter(s -> s.slack() == least).map(PlannedStep::step).toList();
     }

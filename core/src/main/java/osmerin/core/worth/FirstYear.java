@@ -16,7 +16,6 @@ public final class FirstYear {
   public static final Period SETTLED = Period.ofMonths(6);
 
   private static final Period YEAR = Period.ofYears(1);
-  private static final int PAGE_ONE = 10;
 
   private FirstYear() {}
 
@@ -41,7 +40,7 @@ public final class FirstYear {
      */
     public static Optional<Ranking> told(
         LocalDate on, PageAddress page, @Nullable Integer position, @Nullable PageAddress its) {
-      if (position == null || position > PAGE_ONE || page.equals(its)) {
+      if (!PageOne.includes(position) || page.equals(its)) {
         return Optional.of(new Ranking(on, position));
       }
       return its == null ? Optional.empty() : Optional.of(new Ranking(on, null));
@@ -58,6 +57,6 @@ public final class FirstYear {
         .filter(ranking -> !ranking.on().isBefore(liveOn.plus(SETTLED)))
         .filter(ranking -> !ranking.on().isAfter(liveOn.plus(YEAR)))
         .reduce((before, next) -> next.on().isBefore(before.on()) ? before : next)
-        .map(ranking -> ranking.position() != null && ranking.position() <= PAGE_ONE);
+        .map(ranking -> PageOne.includes(ranking.position()));
   }
 }

@@ -2,6 +2,7 @@ package osmerin.core.worth;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A site's strength as its own positions tell it: the one at which the chances as shipped add up to
@@ -9,7 +10,7 @@ import java.util.Optional;
  *
  * @param strength 0–100, in whole numbers
  * @param keywords with a known difficulty for which the site's position is known
- * @param onPageOne how many of them stand at 10 or better
+ * @param onPageOne how many of them stand on page one
  * @param sum the chances at that strength added up
  */
 public record StrengthFound(int strength, int keywords, int onPageOne, double sum) {
@@ -19,25 +20,23 @@ public record StrengthFound(int strength, int keywords, int onPageOne, double su
   /** Fewer on page one, or elsewhere, say too little as well. */
   public static final int OF_EACH = 3;
 
-  private static final int LAST_OF_PAGE_ONE = 10;
-
   /** A strength at the end of the scale must explain the keywords as well as this. */
   private static final double FITS = 0.5;
 
   /**
-   * A keyword for which the site ranks.
+   * A keyword with where the site stands for it.
    *
    * @param difficulty 0–100
-   * @param position from 1
+   * @param position from 1, null when the site is not among those that rank
    */
-  public record Stands(double difficulty, int position) {}
+  public record Stands(double difficulty, @Nullable Integer position) {}
 
   /**
    * Finds the strength; empty when there are fewer than {@value #ENOUGH} keywords, {@value
    * #OF_EACH} of them on page one and {@value #OF_EACH} not, or when no strength explains them.
    */
   public static Optional<StrengthFound> of(List<Stands> keywords) {
-    int onPageOne = (int) keywords.stream().filter(k -> k.position() <= LAST_OF_PAGE_ONE).count();
+    int onPageOne = (int) keywords.stream().filter(k -> PageOne.includes(k.position())).count();
     boolean ofEach = Math.min(onPageOne, keywords.size() - onPageOne) >= OF_EACH;
     if (keywords.size() < ENOUGH || !ofEach) {
       return Optional.empty();

@@ -56,6 +56,7 @@ class StrengthFoundTest {
     List<Stands> keywords = new ArrayList<>(stands(20, 4));
     keywords.set(6, new Stands(30, 10));
     keywords.set(7, new Stands(35, 11));
+    keywords.set(8, new Stands(40, null));
     assertThat(StrengthFound.of(keywords).orElseThrow().onPageOne()).isEqualTo(5);
   }
 
