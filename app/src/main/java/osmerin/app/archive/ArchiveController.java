@@ -5,9 +5,9 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.groups.GroupService;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.Paging;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -19,12 +19,12 @@ class ArchiveController {
 
   private final ArticleService articles;
   private final PitchService pitches;
-  private final ResearchService research;
+  private final GroupService groups;
 
-  ArchiveController(ArticleService articles, PitchService pitches, ResearchService research) {
+  ArchiveController(ArticleService articles, PitchService pitches, GroupService groups) {
     this.articles = articles;
     this.pitches = pitches;
-    this.research = research;
+    this.groups = groups;
   }
 
   /** What is looked at. */
@@ -42,7 +42,7 @@ class ArchiveController {
       @RequestParam(defaultValue = "1") int page,
       Model model) {
     long[] counts = {
-      articles.countArchived(site), pitches.countArchived(site), research.countArchived(site)
+      articles.countArchived(site), pitches.countArchived(site), groups.countArchived(site)
     };
     Paging paging = new Paging(page, PAGE, counts[kind.ordinal()]);
     model.addAttribute(
@@ -50,7 +50,7 @@ class ArchiveController {
         switch (kind) {
           case ARTICLES -> articles.archived(site, paging.offset(), PAGE);
           case PITCHES -> pitches.archived(site, paging.offset(), PAGE);
-          case GROUPS -> research.archived(site, paging.offset(), PAGE);
+          case GROUPS -> groups.archived(site, paging.offset(), PAGE);
         });
     model.addAttribute("kind", kind);
     model.addAttribute("kinds", Kind.values());

@@ -13,12 +13,12 @@ import osmerin.app.articles.Round;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief.SignOff;
 import osmerin.app.briefs.BriefMapper.BriefRow;
+import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupService.GroupKeywords;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ResearchService;
-import osmerin.app.research.ResearchService.GroupKeywords;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.brief.Outline;
@@ -31,13 +31,13 @@ public class BriefService implements RoundReversal {
   private static final String FIELD = "Brief: ";
 
   private final BriefMapper briefs;
-  private final ResearchService research;
+  private final GroupService groups;
   private final JsonMapper json;
   private final History history;
 
-  BriefService(BriefMapper briefs, ResearchService research, JsonMapper json, History history) {
+  BriefService(BriefMapper briefs, GroupService groups, JsonMapper json, History history) {
     this.briefs = briefs;
-    this.research = research;
+    this.groups = groups;
     this.json = json;
     this.history = history;
   }
@@ -62,7 +62,7 @@ public class BriefService implements RoundReversal {
     GroupKeywords keywords =
         round.groupId() == null
             ? new GroupKeywords("", List.of())
-            : research.keywords(context, round.groupId());
+            : groups.keywords(context, round.groupId());
     return new Brief(
         round.id(),
         round.title(),

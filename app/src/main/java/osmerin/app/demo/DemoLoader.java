@@ -30,6 +30,10 @@ import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.evidence.EvidenceService;
+import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupOrder;
+import osmerin.app.groups.GroupService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.live.LiveMatching;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.KeptMonths;
@@ -39,10 +43,6 @@ import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.PublishService;
 import osmerin.app.refresh.RefreshService;
-import osmerin.app.research.GroupOrder;
-import osmerin.app.research.ImportService;
-import osmerin.app.research.ResearchService;
-import osmerin.app.research.TopicEdits;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
@@ -50,6 +50,8 @@ import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
+import osmerin.app.topics.TopicEdits;
+import osmerin.app.topics.TopicService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.brief.Outline;
@@ -76,7 +78,8 @@ public class DemoLoader implements ApplicationRunner {
   private final SiteService sites;
   private final ArticleTypeService types;
   private final ImportService imports;
-  private final ResearchService research;
+  private final GroupService groups;
+  private final TopicService topicPages;
   private final TopicEdits topicEdits;
   private final LiveMatching matching;
   private final ArticleService articles;
@@ -98,7 +101,8 @@ public class DemoLoader implements ApplicationRunner {
       SiteService sites,
       ArticleTypeService types,
       ImportService imports,
-      ResearchService research,
+      GroupService groups,
+      TopicService topicPages,
       TopicEdits topicEdits,
       LiveMatching matching,
       ArticleService articles,
@@ -118,7 +122,8 @@ public class DemoLoader implements ApplicationRunner {
     this.sites = sites;
     this.types = types;
     this.imports = imports;
-    this.research = research;
+    this.groups = groups;
+    this.topicPages = topicPages;
     this.topicEdits = topicEdits;
     this.matching = matching;
     this.articles = articles;
@@ -230,32 +235,30 @@ public class DemoLoader implements ApplicationRunner {
 
     private DemoPositions.Standing standing(Round round) {
       SiteContext strategist = as("Odile Brandt");
-      double difficulty = research.group(strategist, round.groupId()).row().difficulty();
+      double difficulty = groups.group(strategist, round.groupId()).row().difficulty();
       return new DemoPositions.Standing(
-          research.keywords(strategist, round.groupId()).primary(),
-          difficulty,
-          round.liveAddress());
+          groups.keywords(strategist, round.groupId()).primary(), difficulty, round.liveAddress());
     }
 
     /** Two live articles of one topic chase one group. */
     private void addOverlap() {
       SiteContext strategist = as("Odile Brandt");
-      List<ResearchService.Group> live =
-          research
+      List<Group> live =
+          topicPages
               .topic(
                   strategist,
-                  research.overview(strategist).topics().get(1).topic().id(),
+                  topicPages.overview(strategist).topics().get(1).topic().id(),
                   GroupOrder.DEMAND)
               .groups()
               .stream()
-              .filter(ResearchService.Group::isLive)
+              .filter(Group::isLive)
               .toList();
       matching.correct(strategist, live.get(1).articles().get(0).number(), live.get(0).row().id());
     }
 
     private void keepInFocus() {
       SiteContext strategist = as("Odile Brandt");
-      research
+      topicPages
           .overview(strategist)
           .topics()
           .subList(0, TOPICS_IN_FOCUS)

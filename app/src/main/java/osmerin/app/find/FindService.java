@@ -10,10 +10,10 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.In;
-import osmerin.app.research.FoundResearch;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
+import osmerin.app.topics.FoundResearch;
+import osmerin.app.topics.TopicService;
 
 /** Finds anything of a site by name or number, and commands by their words. */
 @Service
@@ -26,20 +26,20 @@ public class FindService {
 
   private final ArticleService articles;
   private final PitchService pitches;
-  private final ResearchService research;
+  private final TopicService topics;
   private final TeamService team;
   private final NearTexts nearTexts;
 
   FindService(
       ArticleService articles,
       PitchService pitches,
-      ResearchService research,
+      TopicService topics,
       TeamService team,
       NearTexts nearTexts) {
     this.nearTexts = nearTexts;
     this.articles = articles;
     this.pitches = pitches;
-    this.research = research;
+    this.topics = topics;
     this.team = team;
   }
 
@@ -91,7 +91,7 @@ public class FindService {
   }
 
   private void addResearch(SiteContext context, String words, List<Finding> found) {
-    for (FoundResearch r : research.find(context, words, EACH)) {
+    for (FoundResearch r : topics.find(context, words, EACH)) {
       String beside = r.searches() == null ? "" : In.number(r.searches()) + " searches";
       String base = context.base() + "/research";
       found.add(

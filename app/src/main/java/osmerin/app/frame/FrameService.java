@@ -10,12 +10,12 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Tally;
 import osmerin.app.frame.Frame.Area;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.History;
 import osmerin.app.notices.Notices;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.Month;
 import osmerin.app.plan.MonthService;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.AccountService;
@@ -23,7 +23,7 @@ import osmerin.app.team.AccountService;
 /** Gathers what stands around a page. */
 @Service
 public class FrameService {
-  private final ResearchService research;
+  private final GroupService groups;
   private final PitchService pitches;
   private final MonthService months;
   private final ArticleService articles;
@@ -36,7 +36,7 @@ public class FrameService {
   private final Cache<Asked, OfSite> kept = Caffeine.newBuilder().maximumSize(500).build();
 
   FrameService(
-      ResearchService research,
+      GroupService groups,
       PitchService pitches,
       MonthService months,
       ArticleService articles,
@@ -45,7 +45,7 @@ public class FrameService {
       Notices notices,
       History history) {
     this.history = history;
-    this.research = research;
+    this.groups = groups;
     this.pitches = pitches;
     this.months = months;
     this.articles = articles;
@@ -88,8 +88,7 @@ public class FrameService {
     Tally tally = articles.tally(context.siteId());
     long late = articles.open(context).stream().filter(p -> p.standing().state().isLate()).count();
     return List.of(
-        new Area(
-            "research", "Research", base + "/research", research.open(context) + " open", false),
+        new Area("research", "Research", base + "/research", groups.open(context) + " open", false),
         new Area(
             "pitches", "Pitches", base + "/pitches", pitches.countOpen(context) + " open", false),
         new Area("plan", "Plan", base + "/plan", month.missing() + " missing", false),

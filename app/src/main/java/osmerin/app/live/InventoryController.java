@@ -18,11 +18,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.groups.GroupService;
 import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.GroupEdits;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -39,10 +39,10 @@ class InventoryController {
   private final InventoryIntake intake;
   private final LiveMatching matching;
   private final Overlap overlap;
-  private final GroupEdits groups;
+  private final GroupService groups;
 
   InventoryController(
-      InventoryIntake intake, LiveMatching matching, Overlap overlap, GroupEdits groups) {
+      InventoryIntake intake, LiveMatching matching, Overlap overlap, GroupService groups) {
     this.intake = intake;
     this.matching = matching;
     this.overlap = overlap;

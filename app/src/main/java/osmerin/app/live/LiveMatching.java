@@ -12,6 +12,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.grouping.GroupsChanged;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Reversal;
@@ -22,8 +24,6 @@ import osmerin.app.near.NearTexts;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.GroupsChanged;
-import osmerin.app.research.ResearchService;
 import osmerin.app.research.SiteNearness;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -44,7 +44,7 @@ public class LiveMatching implements Reversal {
   private static final String GROUP = "Group";
 
   private final InventoryMapper inventory;
-  private final ResearchService research;
+  private final GroupService groups;
   private final CopyIn copy;
   private final History history;
 
@@ -53,7 +53,7 @@ public class LiveMatching implements Reversal {
 
   LiveMatching(
       InventoryMapper inventory,
-      ResearchService research,
+      GroupService groups,
       CopyIn copy,
       History history,
       NearTexts near,
@@ -61,7 +61,7 @@ public class LiveMatching implements Reversal {
     this.near = near;
     this.nearness = nearness;
     this.inventory = inventory;
-    this.research = research;
+    this.groups = groups;
     this.copy = copy;
     this.history = history;
   }
@@ -189,7 +189,7 @@ public class LiveMatching implements Reversal {
         inventory.matchesOf(context.siteId(), List.of(number)).stream()
             .findFirst()
             .orElseThrow(() -> new NotFoundException("live article", number));
-    String name = groupId == null ? null : research.group(context, groupId).row().name();
+    String name = groupId == null ? null : groups.group(context, groupId).row().name();
     GroupBasis basis = groupId == null ? null : GroupBasis.LATER;
     List<Change> changes = decide(context, row, groupId, name, basis);
     String reference = new ReferenceNumber(context.site().prefix(), number).toString();

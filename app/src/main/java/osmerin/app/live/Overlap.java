@@ -6,9 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
+import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupService;
 import osmerin.app.live.InventoryMapper.RankingRow;
 import osmerin.app.near.NearTexts;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 
@@ -21,12 +22,12 @@ public class Overlap {
   private static final int RIVALS_SHOWN = 100;
 
   private final InventoryMapper inventory;
-  private final ResearchService research;
+  private final GroupService groups;
   private final NearTexts near;
 
-  Overlap(InventoryMapper inventory, ResearchService research, NearTexts near) {
+  Overlap(InventoryMapper inventory, GroupService groups, NearTexts near) {
     this.inventory = inventory;
-    this.research = research;
+    this.groups = groups;
     this.near = near;
   }
 
@@ -37,8 +38,7 @@ public class Overlap {
    * @param spread articles that rank for groups that should be apart
    * @param rivals live articles that are near each other though their groups differ
    */
-  public record Overlaps(
-      List<ResearchService.Group> shared, List<Spread> spread, List<NearTexts.Rivals> rivals) {}
+  public record Overlaps(List<Group> shared, List<Spread> spread, List<NearTexts.Rivals> rivals) {}
 
   /** An article and the groups for whose keywords it ranks, the surest first. */
   public record Spread(String reference, String title, List<RankingRow> groups) {}
@@ -60,7 +60,6 @@ public class Overlap {
                     rows));
           }
         });
-    return new Overlaps(
-        research.shared(context), spread, near.rivals(context, RIVALS, RIVALS_SHOWN));
+    return new Overlaps(groups.shared(context), spread, near.rivals(context, RIVALS, RIVALS_SHOWN));
   }
 }

@@ -16,6 +16,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.CommissionForm;
+import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
@@ -24,7 +26,6 @@ import osmerin.app.pitches.PitchService.GroupToPitch;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -40,19 +41,19 @@ class PitchController {
 
   private final PitchService pitches;
   private final CommissionForm commissioning;
-  private final ResearchService research;
+  private final GroupService groups;
   private final History history;
   private final NearTexts near;
 
   PitchController(
       PitchService pitches,
       CommissionForm commissioning,
-      ResearchService research,
+      GroupService groups,
       History history,
       NearTexts near) {
     this.near = near;
     this.pitches = pitches;
-    this.research = research;
+    this.groups = groups;
     this.history = history;
     this.commissioning = commissioning;
   }
@@ -98,11 +99,11 @@ class PitchController {
       SiteContext site,
       @RequestParam(required = false) @Nullable List<Long> marked,
       RedirectAttributes to) {
-    List<GroupToPitch> groups =
-        research.names(site, marked == null ? List.of() : marked).entrySet().stream()
+    List<GroupToPitch> toPitch =
+        groups.names(site, marked == null ? List.of() : marked).entrySet().stream()
             .map(g -> new GroupToPitch(g.getKey(), g.getValue()))
             .toList();
-    Foot.say(to, Counted.of(pitches.pitchGroups(site, groups), "group") + " pitched.");
+    Foot.say(to, Counted.of(pitches.pitchGroups(site, toPitch), "group") + " pitched.");
     return "redirect:" + site.base() + "/pitches";
   }
 
@@ -180,23 +181,23 @@ class PitchController {
         "/" + site.site().slug() + "/pitches/" + pitch.id() + "/commission",
         said,
         pitch.groupId(),
-        pitch.groupId() == null ? List.of() : research.group(site, pitch.groupId()).articles(),
+        pitch.groupId() == null ? List.of() : groups.group(site, pitch.groupId()).articles(),
         pitch.groupId() == null ? nearGroups(site, pitch, chosen) : List.of());
   }
 
   /** What is near now, and what was chosen when other groups were. */
   private List<CommissionForm.NearGroup> nearGroups(
       SiteContext site, Pitch pitch, @Nullable Long chosen) {
-    Map<Long, Double> groups = new LinkedHashMap<>();
+    Map<Long, Double> offered = new LinkedHashMap<>();
     near.groups(site, pitch.title(), Nearness.DEFAULT_LEAST, GROUPS_OFFERED)
-        .forEach(group -> groups.put(group.groupId(), group.near()));
+        .forEach(group -> offered.put(group.groupId(), group.near()));
     if (chosen != null) {
-      groups.putIfAbsent(chosen, null);
+      offered.putIfAbsent(chosen, null);
     }
-    return groups.entrySet().stream()
+    return offered.entrySet().stream()
         .map(
             entry -> {
-              ResearchService.Group group = research.group(site, entry.getKey());
+              Group group = groups.group(site, entry.getKey());
               return new CommissionForm.NearGroup(
                   entry.getKey(), group.row().name(), entry.getValue(), group.articles());
             })

@@ -11,7 +11,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ResearchMapper.Spoken;
+import osmerin.app.research.LanguageMapper.Spoken;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.keyword.Keyword;
@@ -28,12 +28,14 @@ public class KeywordLanguages implements Reversal {
   private static final String FIELD = "Language";
   private static final String GUESSED = "guessed";
 
-  private final ResearchMapper research;
+  private final LanguageMapper languages;
+  private final SiteKeywords keywords;
   private final CopyIn copy;
   private final History history;
 
-  KeywordLanguages(ResearchMapper research, CopyIn copy, History history) {
-    this.research = research;
+  KeywordLanguages(LanguageMapper languages, SiteKeywords keywords, CopyIn copy, History history) {
+    this.languages = languages;
+    this.keywords = keywords;
     this.copy = copy;
     this.history = history;
   }
@@ -44,7 +46,7 @@ public class KeywordLanguages implements Reversal {
   }
 
   Language usual(long siteId) {
-    return Language.ofTag(research.siteLanguage(siteId)).orElse(Language.ENGLISH);
+    return Language.ofTag(languages.siteLanguage(siteId)).orElse(Language.ENGLISH);
   }
 
   /** Says which language most keywords are in, and guesses again what no person set. */
@@ -71,23 +73,23 @@ public class KeywordLanguages implements Reversal {
   }
 
   private void putUsual(SiteContext context, Language usual) {
-    research.lock(context.siteId());
-    research.setSiteLanguage(context.siteId(), usual.tag());
-    List<KnownKeyword> all = StoredKeyword.known(research.keywords(context.siteId()));
+    keywords.lock(context.siteId());
+    languages.setSiteLanguage(context.siteId(), usual.tag());
+    List<KnownKeyword> all = keywords.all(context.siteId());
     LanguageGuess guess =
         LanguageGuess.from(
             all.stream().map(KnownKeyword::keyword).map(Keyword::normal).toList(), usual);
-    research.createSpoken();
+    languages.createSpoken();
     copy.rows(
         "spoken (keyword_id, language)",
         all,
         k -> CopyIn.fields(k.id(), guess.of(k.keyword().normal()).tag()));
-    research.applySpoken(context.siteId());
+    languages.applySpoken(context.siteId());
   }
 
   /** How a keyword is spoken. */
-  Spoken spoken(SiteContext context, long keywordId) {
-    return research
+  public Spoken spoken(SiteContext context, long keywordId) {
+    return languages
         .spoken(context.siteId(), keywordId)
         .orElseThrow(() -> new NotFoundException("keyword", keywordId));
   }
@@ -101,7 +103,7 @@ public class KeywordLanguages implements Reversal {
     if (before.languagePinned() && after.tag().equals(before.language())) {
       return;
     }
-    research.setLanguage(context.siteId(), keywordId, after.tag(), true);
+    languages.setLanguage(context.siteId(), keywordId, after.tag(), true);
     history.note(
         context,
         Right.IMPORT,
@@ -138,7 +140,7 @@ public class KeywordLanguages implements Reversal {
     } else {
       boolean guessed = before.startsWith(GUESSED);
       String tag = guessed ? before.substring(GUESSED.length()).strip() : before;
-      research.setLanguage(
+      languages.setLanguage(
           context.siteId(), Long.parseLong(key), tag.equals("null") ? null : tag, !guessed);
     }
   }

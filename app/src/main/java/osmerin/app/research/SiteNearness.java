@@ -16,14 +16,14 @@ import osmerin.core.text.Language;
 /** How near phrases are on a site, as its grouping sees it; kept until its keywords change. */
 @Component
 public class SiteNearness {
-  private final ResearchMapper research;
+  private final SiteKeywordsMapper keywords;
   private final Meanings meanings;
   private final KeywordLanguages languages;
   private final Cache<State, Nearness> kept =
       Caffeine.newBuilder().maximumSize(8).expireAfterAccess(Duration.ofMinutes(10)).build();
 
-  SiteNearness(ResearchMapper research, Meanings meanings, KeywordLanguages languages) {
-    this.research = research;
+  SiteNearness(SiteKeywordsMapper keywords, Meanings meanings, KeywordLanguages languages) {
+    this.keywords = keywords;
     this.meanings = meanings;
     this.languages = languages;
   }
@@ -34,13 +34,13 @@ public class SiteNearness {
   /** The nearness of the phrases of a site. */
   public Nearness of(long siteId) {
     return kept.get(
-        new State(siteId, research.keywordState(siteId)),
+        new State(siteId, keywords.keywordState(siteId)),
         state -> Nearness.among(meanings.unwatched(), keywords(siteId)));
   }
 
   private List<Phrase> keywords(long siteId) {
     Language usual = languages.usual(siteId);
-    return research.fewPages(siteId, Grouping.FEW_PAGES).stream()
+    return keywords.fewPages(siteId, Grouping.FEW_PAGES).stream()
         .map(keyword -> Phrase.of(keyword.normal(), spoken(keyword.language(), usual)))
         .toList();
   }

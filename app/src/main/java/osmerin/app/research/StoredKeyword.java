@@ -36,16 +36,8 @@ record StoredKeyword(
     return stored.stream().map(k -> k.known(pages)).toList();
   }
 
-  /** A volume from its columns; what was stored before ranges were kept has no ends. */
-  static @Nullable Volume volume(@Nullable Long searches, @Nullable Long low, @Nullable Long high) {
-    if (searches == null) {
-      return null;
-    }
-    return low == null || high == null ? Volume.exactly(searches) : new Volume(searches, low, high);
-  }
-
   private KnownKeyword known(Map<String, PageAddress> met) {
-    Volume figure = volume(volume, volumeLow, volumeHigh);
+    Volume figure = Volume.of(volume, volumeLow, volumeHigh);
     List<PageAddress> addresses =
         pages.stream().map(p -> met.computeIfAbsent(p, PageAddress::new)).toList();
     Keyword keyword = new Keyword(text, figure, difficulty, costPerClick, intent, addresses);

@@ -14,11 +14,11 @@ import osmerin.core.text.Stems;
 
 /** Keeps with every close variant the keyword that stands for it, so that lists can fold them. */
 @Component
-class VariantFolding {
-  private final KeywordMapper keywords;
+public class VariantFolding {
+  private final VariantMapper keywords;
   private final CopyIn copy;
 
-  VariantFolding(KeywordMapper keywords, CopyIn copy) {
+  VariantFolding(VariantMapper keywords, CopyIn copy) {
     this.keywords = keywords;
     this.copy = copy;
   }
@@ -30,7 +30,7 @@ class VariantFolding {
    *
    * @param all that are stored
    */
-  void fold(long siteId, Collection<KnownKeyword> all) {
+  public void fold(long siteId, Collection<KnownKeyword> all) {
     Variants variants = new Variants(new Stems());
     Map<String, List<KnownKeyword>> sets = new HashMap<>(all.size() * 2);
     for (KnownKeyword keyword : all) {

@@ -1,5 +1,6 @@
 /**
- * Keyword research: imports, groups, topics; start with {@link osmerin.app.research.ImportService}.
+ * The keywords of a site as they are stored, their languages, variants and nearness: what all other
+ * rooms of research stand on; start with {@link osmerin.app.research.SiteKeywords}.
  */
 @NullMarked
 package osmerin.app.research;

@@ -8,7 +8,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.research.ImportService;
+import osmerin.app.imports.ImportService;
 
 /** Editing groups in the browser, and the pictures of research. */
 class GroupsByHandTest extends BrowserTest {

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.research.ImportService;
+import osmerin.app.imports.ImportService;
 
 /** Bringing in what is live, and what nobody wants to write about, in the browser. */
 class InventoryBrowserTest extends BrowserTest {

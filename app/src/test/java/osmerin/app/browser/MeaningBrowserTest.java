@@ -7,8 +7,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.imports.ImportService;
 import osmerin.app.near.NearTexts;
-import osmerin.app.research.ImportService;
 
 /** A file of words only, from topics to the dial, and what is near while a pitch is typed. */
 class MeaningBrowserTest extends BrowserTest {

@@ -117,7 +117,13 @@ class DemoTest extends DemoApplicationTest {
             "research/groups/1/drawer",
             "live",
             "tideline/" + now.minusMonths(3))) {
-      mvc.perform(get("/marlpit/" + page).with(user(odile.person()))).andExpect(status().isOk());
+      assertThat(
+              mvc.perform(get("/marlpit/" + page).with(user(odile.person())))
+                  .andReturn()
+                  .getResponse()
+                  .getStatus())
+          .as(page)
+          .isEqualTo(200);
     }
     for (String nowhere :
         List.of(

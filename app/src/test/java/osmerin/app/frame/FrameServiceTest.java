@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.frame.Frame.Area;
 import osmerin.app.history.UndoService;
-import osmerin.app.research.ImportService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 

@@ -17,21 +17,22 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.grouping.GroupEdits;
+import osmerin.app.grouping.GroupMarks;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.live.InventoryMapper.MatchRow;
 import osmerin.app.live.Overlap.Overlaps;
 import osmerin.app.plan.MonthService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.GroupEdits;
-import osmerin.app.research.GroupMarks;
-import osmerin.app.research.ImportService;
-import osmerin.app.research.ResearchService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.topics.TopicService;
 import osmerin.core.inventory.PageMatch.Basis;
 
 class InventoryTest extends ApplicationTest {
@@ -52,11 +53,12 @@ class InventoryTest extends ApplicationTest {
       nonsense,,,
       """;
 
+  @Autowired private GroupService groupService;
   @Autowired private InventoryIntake intake;
   @Autowired private LiveMatching matching;
   @Autowired private Overlap overlap;
   @Autowired private ImportService imports;
-  @Autowired private ResearchService research;
+  @Autowired private TopicService topicService;
   @Autowired private GroupEdits groups;
   @Autowired private GroupMarks marks;
   @Autowired private MonthService months;
@@ -145,25 +147,25 @@ class InventoryTest extends ApplicationTest {
     assertThat(rows.get(1).keywords()).isEqualTo(2);
     assertThat(rows.get(1).best()).isEqualTo(1);
     assertThat(rows.get(2).title()).isEqualTo("About us");
-    long before = research.overview(site).open();
+    long before = topicService.overview(site).counts().open();
     assertThat(matching.confirm(site, rows.stream().map(MatchRow::number).toList())).isEqualTo(2);
-    assertThat(research.overview(site).open()).isEqualTo(before - 2);
+    assertThat(topicService.overview(site).counts().open()).isEqualTo(before - 2);
     assertThat(matching.matches(site, true, 0, 9)).hasSize(1);
     undo.undoLatest(site);
     assertThat(matching.matches(site, true, 0, 9)).hasSize(3);
-    assertThat(research.overview(site).open()).isEqualTo(before);
+    assertThat(topicService.overview(site).counts().open()).isEqualTo(before);
   }
 
   @Test
   void aGroupThatIsNoMoreIsNotProposed() {
     bringIn();
-    long smoked = groups.named(site, "smoked eel");
-    groups.merge(site, List.of(groups.named(site, "eel trap")), smoked);
+    long smoked = groupService.named(site, "smoked eel");
+    groups.merge(site, List.of(groupService.named(site, "eel trap")), smoked);
     assertThat(matching.matches(site, false, 0, 9))
         .filteredOn(row -> row.title().equals("Traps"))
         .extracting(MatchRow::proposedId)
         .containsExactly(smoked);
-    groups.dissolve(site, List.of(groups.named(site, "rye bread")));
+    groups.dissolve(site, List.of(groupService.named(site, "rye bread")));
     assertThat(proposals()).containsEntry("The best rye bread", null);
     undo.undoLatest(site);
     assertThat(proposals()).containsEntry("The best rye bread", "rye bread");
@@ -196,7 +198,7 @@ class InventoryTest extends ApplicationTest {
   void aPersonCorrectsAndThatStandsWhenAllAreMatchedAgain() {
     bringIn();
     int traps = matching.matches(site, true, 0, 9).get(1).number();
-    matching.correct(site, traps, groups.named(site, "smoked eel"));
+    matching.correct(site, traps, groupService.named(site, "smoked eel"));
     int about = matching.matches(site, true, 0, 9).get(1).number();
     matching.correct(site, about, null);
     matching.match(site);
@@ -215,7 +217,7 @@ class InventoryTest extends ApplicationTest {
   void overlapsAreArticlesOfOneGroupAndGroupsOfOneArticle() {
     bringIn();
     for (MatchRow row : matching.matches(site, false, 0, 9)) {
-      matching.correct(site, row.number(), groups.named(site, "rye bread"));
+      matching.correct(site, row.number(), groupService.named(site, "rye bread"));
     }
     Overlaps overlaps = overlap.of(site);
     assertThat(overlaps.shared()).hasSize(1);

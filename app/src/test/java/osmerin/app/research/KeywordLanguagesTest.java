@@ -8,18 +8,19 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.history.UndoService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.ResearchMapper.Spoken;
+import osmerin.app.research.LanguageMapper.Spoken;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.text.Language;
 
 /** Languages are guessed at import, and said by people. */
 class KeywordLanguagesTest extends ApplicationTest {
+  @Autowired private SiteKeywords siteKeywords;
   @Autowired private ImportService imports;
   @Autowired private KeywordLanguages languages;
-  @Autowired private ResearchMapper mapper;
   @Autowired private UndoService undo;
   private SiteContext site;
 
@@ -74,8 +75,8 @@ class KeywordLanguagesTest extends ApplicationTest {
   }
 
   private long id(String text) {
-    return mapper.keywords(site.siteId()).stream()
-        .filter(k -> k.text().equals(text))
+    return siteKeywords.all(site.siteId()).stream()
+        .filter(k -> k.keyword().text().equals(text))
         .findFirst()
         .orElseThrow()
         .id();

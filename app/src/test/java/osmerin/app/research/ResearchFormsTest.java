@@ -16,10 +16,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.research.ResearchMapper.GroupRow;
+import osmerin.app.grouping.GroupMarks;
+import osmerin.app.groups.GroupPages;
+import osmerin.app.groups.GroupRow;
+import osmerin.app.groups.GroupService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
+import osmerin.app.topics.TopicService;
 import osmerin.core.article.Kind;
 
 /** Wrong input to the pages and forms of research: a clear answer, and nothing changed. */
@@ -33,8 +38,8 @@ class ResearchFormsTest extends ApplicationTest {
       """;
 
   @Autowired private ImportService imports;
-  @Autowired private ResearchMapper mapper;
-  @Autowired private ResearchService research;
+  @Autowired private GroupService groupService;
+  @Autowired private TopicService topicService;
   @Autowired private GroupPages pages;
   @Autowired private ArticleService articles;
   @Autowired private JdbcTemplate jdbc;
@@ -71,7 +76,7 @@ class ResearchFormsTest extends ApplicationTest {
 
   @Test
   void commissioningSaysAnImpossibleDateBeforeItIsSet() {
-    long group = research.overview(site).next().get(0).row().id();
+    long group = topicService.overview(site).next().get(0).row().id();
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     String form = base + "/groups/" + group + "/commission";
     String today = site.today().toString();
@@ -79,7 +84,7 @@ class ResearchFormsTest extends ApplicationTest {
         person.post(form, "title", "Eel traps", "type", "" + type, "publishDate", today);
     assertThat(asked.statusCode()).isEqualTo(422);
     assertThat(asked.body()).contains("cannot be published on").contains("Eel traps");
-    assertThat(research.open(site)).isEqualTo(2);
+    assertThat(groupService.open(site)).isEqualTo(2);
     String use = asked.body().replaceAll("(?s).*name=\"use\" value=\"([^\"]+)\".*", "$1");
     HttpResponse<String> done =
         person.post(
@@ -201,7 +206,7 @@ class ResearchFormsTest extends ApplicationTest {
   }
 
   private List<GroupRow> groups() {
-    return mapper.groups(site.siteId(), null, true);
+    return groupService.rows(site.siteId());
   }
 
   @Test

@@ -12,12 +12,13 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import osmerin.app.grouping.GroupEdits;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.UndoService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.live.InventoryIntake;
 import osmerin.app.live.LiveMatching;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.GroupEdits;
-import osmerin.app.research.ImportService;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.group.Demand;
@@ -31,6 +32,7 @@ class OutcomesTest extends ApplicationTest {
   };
   private static final String[] WAYS = {"repair", "prices", "history", "storage"};
 
+  @Autowired private GroupService groupService;
   @Autowired private ImportService imports;
   @Autowired private InventoryIntake intake;
   @Autowired private LiveMatching matching;
@@ -121,9 +123,9 @@ class OutcomesTest extends ApplicationTest {
   void aGroupThatAPersonSaidSinceIsNoneTheTitleTellsUnlessTheyAgree() {
     importFile(keywords(12));
     bringIn(site.today().minusMonths(8));
-    matching.correct(site, 1, groups.named(site, name(7)));
+    matching.correct(site, 1, groupService.named(site, name(7)));
     matching.correct(site, 2, null);
-    matching.correct(site, 3, groups.named(site, name(2)));
+    matching.correct(site, 3, groupService.named(site, name(2)));
     assertThat(outcomes.of(site)).extracting(Outcome::article).hasSize(38).doesNotContain(1, 2);
     undo.undoLatest(site);
     undo.undoLatest(site);

@@ -1,5 +1,7 @@
 package osmerin.core.keyword;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A search volume in searches a month. Some tools give a range; then {@code searches} is its
  * geometric mean.
@@ -24,6 +26,15 @@ public record Volume(long searches, long low, long high) {
   /** Both together: of ranges the sums of the lower and of the upper ends. */
   public Volume plus(Volume other) {
     return new Volume(searches + other.searches, low + other.low, high + other.high);
+  }
+
+  /** From its parts; null when it is unknown, exact when no range is known. */
+  public static @Nullable Volume of(
+      @Nullable Long searches, @Nullable Long low, @Nullable Long high) {
+    if (searches == null) {
+      return null;
+    }
+    return low == null || high == null ? exactly(searches) : new Volume(searches, low, high);
   }
 
   /** An exact figure. */

@@ -1,0 +1,99 @@
+package osmerin.app.grouping;
+
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.grouping.FullRunService.Preview;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Paging;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.group.GroupingSettings;
+import osmerin.core.group.GroupingSettings.Mode;
+
+/** Regrouping all keywords: first what would move, then the move itself. */
+@Controller
+@RequestMapping("/{site}/research/regroup")
+class FullRunController {
+  private static final int PAGE = 100;
+
+  private final FullRunService runs;
+
+  FullRunController(FullRunService runs) {
+    this.runs = runs;
+  }
+
+  @GetMapping
+  @Needs(Right.IMPORT)
+  String preview(
+      SiteContext site,
+      @RequestParam(required = false) @Nullable Integer minShared,
+      @RequestParam(required = false) @Nullable String mode,
+      @RequestParam(required = false) @Nullable Integer near,
+      @RequestParam(defaultValue = "1") int page,
+      Model model) {
+    GroupingSettings now = runs.settings(site);
+    Preview preview =
+        runs.preview(
+            site,
+            minShared == null ? now.minShared() : minShared,
+            mode(mode, now.mode()),
+            near == null || !GroupingSettings.isNear(near) ? now.near() : near);
+    Paging paging = new Paging(page, PAGE, preview.moves().size());
+    model.addAttribute("now", now);
+    model.addAttribute("least", GroupingSettings.NEAREST_APART);
+    model.addAttribute("most", GroupingSettings.MOST_APART);
+    model.addAttribute("preview", preview);
+    model.addAttribute("moves", paging.of(preview.moves()));
+    model.addAttribute("paging", paging);
+    return "grouping/regroup";
+  }
+
+  private int near(SiteContext site, @Nullable Integer typed) {
+    return typed == null ? runs.settings(site).near() : typed;
+  }
+
+  private static Mode mode(@Nullable String typed, Mode otherwise) {
+    for (Mode mode : Mode.values()) {
+      if (mode.name().toLowerCase(Locale.ROOT).equals(typed)) {
+        return mode;
+      }
+    }
+    return otherwise;
+  }
+
+  @PostMapping
+  @Needs(Right.IMPORT)
+  String apply(
+      SiteContext site,
+      @RequestParam int minShared,
+      @RequestParam String mode,
+      @RequestParam(required = false) @Nullable Integer near,
+      @RequestParam(defaultValue = "") String seal,
+      RedirectAttributes to) {
+    runs.apply(site, minShared, mode(mode, Mode.LOOSE), near(site, near), seal);
+    Foot.say(to, "All keywords are regrouped.");
+    return "redirect:" + site.base() + "/research";
+  }
+
+  /** Keeps the settings for later imports and moves nothing. */
+  @PostMapping("/settings")
+  @Needs(Right.IMPORT)
+  String choose(
+      SiteContext site,
+      @RequestParam int minShared,
+      @RequestParam String mode,
+      @RequestParam(required = false) @Nullable Integer near,
+      RedirectAttributes to) {
+    runs.choose(site, minShared, mode(mode, Mode.LOOSE), near(site, near));
+    Foot.say(to, "Later imports are grouped this way. Nothing was moved.");
+    return "redirect:" + site.base() + "/research/regroup";
+  }
+}

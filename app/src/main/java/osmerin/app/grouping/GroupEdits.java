@@ -1,0 +1,482 @@
+package osmerin.app.grouping;
+
+import static osmerin.app.platform.data.CopyIn.fields;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.grouping.HandEditMapper.Answer;
+import osmerin.app.grouping.HandEditMapper.EditedKeyword;
+import osmerin.app.grouping.Rearranging.Place;
+import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupState;
+import osmerin.app.groups.GroupingChoice;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.data.CopyIn;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.KnownKeyword;
+import osmerin.app.research.SiteKeywords;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.group.SplitProposal;
+import osmerin.core.text.Counted;
+
+/**
+ * What people do to keyword groups: move, merge, split, take out, dissolve. Every edit pins the
+ * keywords it places, so that it outlives later imports and runs; each is one entry in the history
+ * and can be taken back while its keywords are where it put them.
+ */
+@Service
+public class GroupEdits implements Reversal {
+  /** More keywords than these are not edited by hand at once. */
+  public static final int MOST = 50_000;
+
+  public static final String BEFORE = "before";
+  public static final String AFTER = "after";
+  private static final String KEYWORDS = "Keywords";
+  private static final int GROUPS_TOLD = 100;
+
+  private final HandEditMapper edits;
+  private final SiteKeywords siteKeywords;
+  private final GroupService groupService;
+  private final Rearranging rearranging;
+  private final GroupingChoice choice;
+  private final CopyIn copy;
+  private final History history;
+
+  GroupEdits(
+      HandEditMapper edits,
+      SiteKeywords siteKeywords,
+      GroupService groupService,
+      Rearranging rearranging,
+      GroupingChoice choice,
+      CopyIn copy,
+      History history) {
+    this.edits = edits;
+    this.siteKeywords = siteKeywords;
+    this.groupService = groupService;
+    this.rearranging = rearranging;
+    this.choice = choice;
+    this.copy = copy;
+    this.history = history;
+  }
+
+  /** Puts keywords into a group. */
+  @Transactional
+  public void move(SiteContext context, Collection<Long> keywordIds, long groupId) {
+    begin(context);
+    GroupState to = group(context, groupId);
+    List<PlaceRow> places = places(context, keywordIds);
+    edit(
+        context,
+        moved(places) + " into “" + to.name() + "”.",
+        everywhere(places, Place.byHand(groupId)),
+        places,
+        Map.of());
+  }
+
+  /**
+   * Makes a group of keywords.
+   *
+   * @return its id
+   */
+  @Transactional
+  public long split(SiteContext context, Collection<Long> keywordIds) {
+    begin(context);
+    List<PlaceRow> places = places(context, keywordIds);
+    long id = copy.ids("keyword_group", 1).get(0);
+    Set<Long> from = groupsOf(places);
+    Map<Long, Place> wanted = everywhere(places, Place.byHand(id));
+    // Both sides are pinned: what a person put apart no run joins again.
+    List<PlaceRow> all = new ArrayList<>(places);
+    for (PlaceRow rest : edits.placesIn(context.siteId(), List.copyOf(from))) {
+      if (!wanted.containsKey(rest.keywordId())) {
+        wanted.put(rest.keywordId(), Place.byHand(rest.groupId()));
+        all.add(rest);
+      }
+    }
+    Map<Long, @Nullable Long> topic = new HashMap<>();
+    topic.put(
+        id,
+        groupService.states(context.siteId(), List.copyOf(from)).stream()
+            .map(GroupState::topicId)
+            .filter(t -> t != null)
+            .findFirst()
+            .orElse(null));
+    edit(context, moved(places) + " into a group of their own.", wanted, all, topic);
+    return id;
+  }
+
+  /**
+   * Splits a group as proposed; its primary keyword's part keeps its name and articles.
+   *
+   * @param seen the number of parts that the person was shown
+   */
+  @Transactional
+  public void splitAsProposed(SiteContext context, long groupId, int seen) {
+    begin(context);
+    GroupState group = group(context, groupId);
+    List<KnownKeyword> keywords = keywords(context, groupId);
+    SplitProposal proposal = proposal(context, keywords);
+    if (proposal.parts().size() != seen) {
+      throw new RefusedException(
+          "The group has changed since: it would now split into %s."
+              .formatted(Counted.of(proposal.parts().size(), "part")));
+    }
+    List<PlaceRow> places = edits.placesIn(context.siteId(), List.of(groupId));
+    Map<String, Long> ids = new HashMap<>();
+    keywords.forEach(k -> ids.put(k.keyword().normal(), k.id()));
+    Iterator<Long> others = copy.ids("keyword_group", seen - 1).iterator();
+    Map<Long, Place> wanted = new LinkedHashMap<>();
+    Map<Long, @Nullable Long> topics = new HashMap<>();
+    for (int i = 0; i < proposal.parts().size(); i++) {
+      long into = i == 0 ? groupId : others.next();
+      topics.put(into, group.topicId());
+      proposal
+          .parts()
+          .get(i)
+          .members()
+          .forEach(m -> wanted.put(ids.get(m.keyword().normal()), Place.byHand(into)));
+    }
+    String sentence = "“%s” was split into %s.".formatted(group.name(), Counted.of(seen, "group"));
+    edit(context, sentence, wanted, places, topics);
+  }
+
+  /** How a group would split. */
+  public SplitProposal proposal(SiteContext context, long groupId) {
+    return proposal(context, keywords(context, groupId));
+  }
+
+  private SplitProposal proposal(SiteContext context, List<KnownKeyword> keywords) {
+    return SplitProposal.of(
+        keywords.stream().map(KnownKeyword::keyword).toList(), choice.settings(context.siteId()));
+  }
+
+  private List<KnownKeyword> keywords(SiteContext context, long groupId) {
+    return siteKeywords.of(context.siteId(), List.of(groupId), List.of());
+  }
+
+  /** Takes keywords out of their groups; they wait until somebody places them. */
+  @Transactional
+  public void takeOut(SiteContext context, Collection<Long> keywordIds) {
+    begin(context);
+    List<PlaceRow> places = places(context, keywordIds);
+    edit(
+        context,
+        Counted.of(places.size(), "keyword") + " taken out to be grouped.",
+        everywhere(places, Place.byHand(null)),
+        places,
+        Map.of());
+  }
+
+  /** Joins groups into one of them. */
+  @Transactional
+  public void merge(SiteContext context, Collection<Long> groupIds, long into) {
+    begin(context);
+    GroupState to = group(context, into);
+    Set<Long> all = new TreeSet<>(groupIds);
+    all.add(into);
+    if (all.size() < 2) {
+      throw new RefusedException("It takes two groups to merge.");
+    }
+    List<GroupState> groups = groups(context, all);
+    List<PlaceRow> places = edits.placesIn(context.siteId(), List.copyOf(all));
+    String others =
+        groups.stream()
+            .filter(g -> g.id() != into)
+            .map(g -> "“" + g.name() + "”")
+            .limit(3)
+            .collect(Collectors.joining(", "));
+    int more = all.size() - 1 - 3;
+    edit(
+        context,
+        "%s merged into “%s”."
+            .formatted(others + (more > 0 ? " and " + more + " more" : ""), to.name()),
+        everywhere(places, Place.byHand(into)),
+        places,
+        Map.of());
+  }
+
+  /** Ends groups; their keywords wait until somebody places them. */
+  @Transactional
+  public void dissolve(SiteContext context, Collection<Long> groupIds) {
+    begin(context);
+    List<GroupState> groups = groups(context, new TreeSet<>(groupIds));
+    List<PlaceRow> places =
+        edits.placesIn(context.siteId(), groups.stream().map(GroupState::id).toList());
+    String what =
+        groups.size() == 1 ? "“" + groups.get(0).name() + "”" : Counted.of(groups.size(), "group");
+    edit(
+        context,
+        what + " dissolved; " + Counted.of(places.size(), "keyword") + " to be grouped.",
+        everywhere(places, Place.byHand(null)),
+        places,
+        Map.of());
+  }
+
+  public void begin(SiteContext context) {
+    context.require(Right.IMPORT);
+    siteKeywords.lock(context.siteId());
+  }
+
+  private GroupState group(SiteContext context, long id) {
+    return groups(context, Set.of(id)).get(0);
+  }
+
+  private List<GroupState> groups(SiteContext context, Set<Long> ids) {
+    if (ids.isEmpty()) {
+      throw new RefusedException("Mark the groups first, with Space or the box before each.");
+    }
+    List<GroupState> groups = groupService.states(context.siteId(), List.copyOf(ids));
+    if (groups.size() < ids.size()) {
+      throw new NotFoundException("keyword group", ids.toString());
+    }
+    groups.stream()
+        .filter(g -> g.keywords() == 0)
+        .findFirst()
+        .ifPresent(
+            g -> {
+              throw new RefusedException("“" + g.name() + "” has no keywords any more.");
+            });
+    return groups;
+  }
+
+  public List<PlaceRow> places(SiteContext context, Collection<Long> keywordIds) {
+    Set<Long> ids = new TreeSet<>(keywordIds);
+    if (ids.isEmpty()) {
+      throw new RefusedException("Mark the keywords first, with Space or the box before each.");
+    }
+    if (ids.size() > MOST) {
+      throw new RefusedException(
+          String.format(
+              Locale.ROOT,
+              "At most %,d keywords are moved by hand at once; these are %,d.",
+              MOST,
+              ids.size()));
+    }
+    List<PlaceRow> places = edits.places(context.siteId(), List.copyOf(ids));
+    if (places.size() < ids.size()) {
+      throw new NotFoundException("keyword", ids.size() == 1 ? ids.iterator().next() : "");
+    }
+    return places;
+  }
+
+  private static Set<Long> groupsOf(Collection<PlaceRow> places) {
+    return places.stream()
+        .map(PlaceRow::groupId)
+        .filter(id -> id != null)
+        .collect(Collectors.toSet());
+  }
+
+  private static Map<Long, Place> everywhere(Collection<PlaceRow> places, Place to) {
+    Map<Long, Place> wanted = new LinkedHashMap<>();
+    places.forEach(p -> wanted.put(p.keywordId(), to));
+    return wanted;
+  }
+
+  private static String moved(List<PlaceRow> places) {
+    return places.size() == 1
+        ? "“" + places.get(0).text() + "” moved"
+        : Counted.of(places.size(), "keyword") + " moved";
+  }
+
+  private void edit(
+      SiteContext context,
+      String sentence,
+      Map<Long, Place> wanted,
+      Collection<PlaceRow> places,
+      Map<Long, @Nullable Long> topicOfNew) {
+    if (places.stream().allMatch(p -> p.place().sameAs(wanted.get(p.keywordId())))) {
+      throw new RefusedException("They are there already; nothing was changed.");
+    }
+    history.note(context, Right.IMPORT, sentence, carryOut(context, wanted, places, topicOfNew));
+  }
+
+  /**
+   * Carries an edit out and keeps it.
+   *
+   * @param places where the wanted keywords are now
+   * @param topicOfNew the topic of each group that is yet to be, by the id it is to have
+   * @return for the history
+   */
+  public List<Change> carryOut(
+      SiteContext context,
+      Map<Long, Place> wanted,
+      Collection<PlaceRow> places,
+      Map<Long, @Nullable Long> topicOfNew) {
+    List<PlaceRow> changing =
+        places.stream().filter(p -> !p.place().equals(wanted.get(p.keywordId()))).toList();
+    Map<Long, GroupState> before = states(context, changing, wanted);
+    refuseLocked(before.values());
+    long edit = keep(context, changing, wanted);
+    followArticles(context, edit, before.values(), changing, wanted);
+    edits.putArticles(edit, false);
+    rearranging.apply(context.siteId(), only(wanted, changing), groupsOf(changing), topicOfNew);
+    return changes(context, edit, before);
+  }
+
+  private static Map<Long, Place> only(Map<Long, Place> wanted, List<PlaceRow> changing) {
+    return changing.stream()
+        .collect(Collectors.toMap(PlaceRow::keywordId, p -> wanted.get(p.keywordId())));
+  }
+
+  private Map<Long, GroupState> states(
+      SiteContext context, Collection<PlaceRow> changing, Map<Long, Place> wanted) {
+    Set<Long> ids = new HashSet<>(groupsOf(changing));
+    wanted.values().stream().map(Place::groupId).filter(id -> id != null).forEach(ids::add);
+    return groupService.states(context.siteId(), List.copyOf(ids)).stream()
+        .collect(Collectors.toMap(GroupState::id, Function.identity(), (a, b) -> a, TreeMap::new));
+  }
+
+  private static void refuseLocked(Collection<GroupState> groups) {
+    groups.stream()
+        .filter(GroupState::locked)
+        .findFirst()
+        .ifPresent(
+            g -> {
+              throw new RefusedException(
+                  "“%s” is locked. Unlock it first; nothing was changed.".formatted(g.name()));
+            });
+  }
+
+  /** Begins to keep an edit. */
+  public long insertEdit(SiteContext context) {
+    return edits.insertEdit(context.siteId());
+  }
+
+  /** The change that an edit is in the history. */
+  static Change kept(long edit) {
+    return Change.of(Thing.GROUPING, edit, KEYWORDS, null, null, BEFORE, AFTER);
+  }
+
+  /** Keeps where the keywords were and where they are to be. */
+  long keep(SiteContext context, Collection<PlaceRow> changing, Map<Long, Place> wanted) {
+    long edit = insertEdit(context);
+    copy.rows(
+        "hand_edit_keyword (edit_id, keyword_id, before_group, before_pinned, before_excluded,"
+            + " after_group, after_pinned, after_excluded)",
+        changing,
+        p -> {
+          Place to = wanted.get(p.keywordId());
+          return fields(
+              edit,
+              p.keywordId(),
+              p.groupId(),
+              p.pinned(),
+              p.excluded(),
+              to.groupId(),
+              to.pinned(),
+              to.excluded());
+        });
+    return edit;
+  }
+
+  /** Articles of a group that is left by all its keywords go where those go, if that is one. */
+  private void followArticles(
+      SiteContext context,
+      long edit,
+      Collection<GroupState> before,
+      Collection<PlaceRow> changing,
+      Map<Long, Place> wanted) {
+    Map<Long, List<PlaceRow>> leaving =
+        changing.stream()
+            .filter(p -> p.groupId() != null && !p.place().sameAs(wanted.get(p.keywordId())))
+            .collect(Collectors.groupingBy(PlaceRow::groupId));
+    Map<Long, GroupState> emptied =
+        before.stream()
+            .filter(g -> leaving.getOrDefault(g.id(), List.of()).size() == g.keywords())
+            .filter(g -> g.keywords() > 0)
+            .collect(Collectors.toMap(GroupState::id, Function.identity()));
+    for (Answer answer : edits.answers(context.siteId(), List.copyOf(emptied.keySet()))) {
+      Set<@Nullable Long> targets = new HashSet<>();
+      leaving.get(answer.groupId()).forEach(p -> targets.add(wanted.get(p.keywordId()).groupId()));
+      Long target = targets.size() == 1 ? targets.iterator().next() : null;
+      if (target == null) {
+        throw new RefusedException(
+            "%s answers “%s”, which would have no keywords left. Leave it one, or merge it."
+                .formatted(
+                    new ReferenceNumber(context.site().prefix(), answer.number()),
+                    emptied.get(answer.groupId()).name()));
+      }
+      edits.follow(edit, answer.articleId(), target);
+    }
+  }
+
+  private List<Change> changes(SiteContext context, long edit, Map<Long, GroupState> before) {
+    List<Change> changes = new ArrayList<>();
+    changes.add(kept(edit));
+    List<Long> ids = before.keySet().stream().limit(GROUPS_TOLD).toList();
+    for (GroupState after : groupService.states(context.siteId(), ids)) {
+      String was = Counted.of(before.get(after.id()).keywords(), "keyword");
+      String is = Counted.of(after.keywords(), "keyword");
+      if (!was.equals(is)) {
+        changes.add(Change.lasting(Thing.GROUP, after.id(), KEYWORDS, was, is));
+      }
+    }
+    return changes;
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.GROUPING;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    begin(context);
+    boolean back = BEFORE.equals(changes.get(0).from());
+    long edit = Long.parseLong(key);
+    Map<Long, PlaceRow> now = new HashMap<>();
+    List<EditedKeyword> edited = edits.edited(context.siteId(), edit);
+    edits
+        .places(context.siteId(), edited.stream().map(EditedKeyword::keywordId).toList())
+        .forEach(p -> now.put(p.keywordId(), p));
+    Map<Long, Place> wanted = new LinkedHashMap<>();
+    for (EditedKeyword keyword : edited) {
+      PlaceRow is = now.get(keyword.keywordId());
+      // A keyword that went with its import stays away.
+      if (is != null) {
+        refuseIfMoved(is, back ? keyword.after() : keyword.before());
+        wanted.put(keyword.keywordId(), back ? keyword.before() : keyword.after());
+      }
+    }
+    Map<Long, GroupState> states = states(context, now.values(), wanted);
+    refuseLocked(states.values());
+    wanted
+        .values()
+        .forEach(
+            place -> {
+              if (place.groupId() != null && !states.containsKey(place.groupId())) {
+                throw new RefusedException("A group that they were in has gone with its import.");
+              }
+            });
+    edits.putArticles(edit, back);
+    rearranging.apply(context.siteId(), wanted, groupsOf(now.values()), Map.of());
+  }
+
+  private static void refuseIfMoved(PlaceRow is, Place expected) {
+    if (!is.place().equals(expected)) {
+      throw new RefusedException(
+          "“%s” has been moved again since. Undo that first.".formatted(is.text()));
+    }
+  }
+}

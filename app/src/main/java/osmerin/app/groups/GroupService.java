@@ -1,0 +1,228 @@
+package osmerin.app.groups;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import osmerin.app.articles.ArticleFilter;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.GroupArticle;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.KnownKeyword;
+import osmerin.app.research.SiteKeywords;
+import osmerin.app.site.SiteContext;
+import osmerin.app.worth.SiteStrength;
+import osmerin.app.worth.StrengthService;
+import osmerin.core.group.Grouping;
+import osmerin.core.keyword.Keyword;
+import osmerin.core.worth.Worth;
+
+/** Keyword groups as they stand, with the articles that answer them and what they are worth. */
+@Service
+public class GroupService {
+  private final GroupMapper groups;
+  private final SiteKeywords keywords;
+  private final ArticleService articles;
+  private final StrengthService siteStrength;
+  private final Weighing weighing;
+
+  GroupService(
+      GroupMapper groups,
+      SiteKeywords keywords,
+      ArticleService articles,
+      StrengthService siteStrength,
+      Weighing weighing) {
+    this.groups = groups;
+    this.keywords = keywords;
+    this.articles = articles;
+    this.siteStrength = siteStrength;
+    this.weighing = weighing;
+  }
+
+  /** The keywords of a group, for a brief. */
+  public record GroupKeywords(String primary, List<String> secondary) {}
+
+  /** Groups in no topic, by demand. */
+  public List<Group> withoutTopic(SiteContext context) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    SiteStrength now = siteStrength.get(context);
+    return groups.withoutTopic(context.siteId()).stream()
+        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
+        .toList();
+  }
+
+  /**
+   * Groups by yield.
+   *
+   * @param groups the first of those whose yield is known
+   * @param known how many there are of those
+   * @param unknown groups of which difficulty or demand is unknown
+   */
+  public record ByYield(List<Group> groups, int known, int unknown) {}
+
+  /** Groups by yield, the highest first. */
+  public ByYield byYield(SiteContext context, Among among, int limit) {
+    Weighing.Weighed all = weighing.all(context);
+    Weighing.Ranked ranked = all.byYield(among);
+    List<Long> first = ranked.ids().subList(0, Math.min(limit, ranked.known()));
+    return new ByYield(
+        groups(context, first), ranked.known(), ranked.ids().size() - ranked.known());
+  }
+
+  /** Groups that more than one article answers, live or planned, by demand. */
+  public List<Group> shared(SiteContext context) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    List<Long> several =
+        byGroup.entrySet().stream()
+            .filter(group -> group.getValue().size() > 1)
+            .map(Map.Entry::getKey)
+            .toList();
+    SiteStrength now = siteStrength.get(context);
+    return groups.groupsById(context.siteId(), several).stream()
+        .filter(row -> row.archivedAt() == null)
+        .map(row -> weighed(row, byGroup.get(row.id()), now))
+        .sorted(GroupOrder.DEMAND.comparator())
+        .toList();
+  }
+
+  /**
+   * The primary and the other keywords of a group.
+   *
+   * @throws RefusedException when it has none any more
+   */
+  public GroupKeywords keywords(SiteContext context, long groupId) {
+    Group group = group(context, groupId);
+    List<String> texts =
+        keywords.of(context.siteId(), List.of(groupId), List.of()).stream()
+            .map(KnownKeyword::keyword)
+            .sorted(Grouping.PRIMARY_FIRST)
+            .map(Keyword::text)
+            .toList();
+    if (texts.isEmpty()) {
+      throw new RefusedException("“" + group.row().name() + "” has no keywords any more.");
+    }
+    return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()));
+  }
+
+  /** The names of those of these groups that there are, by id, in the order asked. */
+  public Map<Long, String> names(SiteContext context, List<Long> groupIds) {
+    Map<Long, String> found = new HashMap<>();
+    groups.states(context.siteId(), groupIds).forEach(state -> found.put(state.id(), state.name()));
+    Map<Long, String> names = new LinkedHashMap<>();
+    groupIds.stream().filter(found::containsKey).forEach(id -> names.put(id, found.get(id)));
+    return names;
+  }
+
+  /** Groups that no article answers yet, for every page. */
+  public long open(SiteContext context) {
+    return groups.countOpen(context.siteId());
+  }
+
+  /** Archived groups, the latest first. */
+  public List<GroupRow> archived(SiteContext context, int offset, int limit) {
+    return groups.archivedGroups(context.siteId(), offset, limit);
+  }
+
+  public long countArchived(SiteContext context) {
+    return groups.countArchivedGroups(context.siteId());
+  }
+
+  /** These groups, in this order. */
+  public List<Group> groups(SiteContext context, List<Long> ids) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    SiteStrength now = siteStrength.get(context);
+    Map<Long, Group> found = new HashMap<>();
+    for (GroupRow row : groups.groupsById(context.siteId(), ids)) {
+      found.put(row.id(), weighed(row, byGroup.getOrDefault(row.id(), List.of()), now));
+    }
+    return ids.stream().map(found::get).filter(Objects::nonNull).toList();
+  }
+
+  /** A group with its articles and its worth. */
+  public Group group(SiteContext context, long id) {
+    return group(context, id, siteStrength.get(context));
+  }
+
+  private Group group(SiteContext context, long id, SiteStrength now) {
+    GroupRow row =
+        groups
+            .findGroup(context.siteId(), id)
+            .orElseThrow(() -> new NotFoundException("keyword group", id));
+    return weighed(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
+  }
+
+  /** Groups of a topic, of all when it is null, without the archived ones. */
+  public List<Group> ofTopic(SiteContext context, @Nullable Long topicId) {
+    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
+    SiteStrength now = siteStrength.get(context);
+    return groups.groups(context.siteId(), topicId, false).stream()
+        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
+        .toList();
+  }
+
+  /** Groups as they are stored, the archived ones too. */
+  public List<GroupRow> rows(long siteId) {
+    return groups.groups(siteId, null, true);
+  }
+
+  /** Those of these groups that there are, as they are stored. */
+  public List<GroupRow> rows(SiteContext context, Collection<Long> ids) {
+    return groups.groupsById(context.siteId(), List.copyOf(ids));
+  }
+
+  /** What an edit has to know of those of these groups that there are. */
+  public List<GroupState> states(long siteId, Collection<Long> ids) {
+    return groups.states(siteId, List.copyOf(ids));
+  }
+
+  /** The group of that name, the one of most demand when there are several. */
+  public long named(SiteContext context, @Nullable String name) {
+    String typed = name == null ? "" : name.strip();
+    return groups.named(context.siteId(), typed).stream()
+        .findFirst()
+        .map(GroupState::id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    typed.isEmpty()
+                        ? "Say which group, by its name."
+                        : "There is no group “%s”. Choose one of the list.".formatted(typed)));
+  }
+
+  /** Names of groups that hold these words, the likeliest first. */
+  public List<String> names(SiteContext context, String words, int limit) {
+    return groups.namesLike(context.siteId(), ArticleFilter.pattern(words.strip()), limit);
+  }
+
+  /** How many groups, keywords and groups without a topic there are. */
+  public Counts counts(SiteContext context) {
+    long siteId = context.siteId();
+    Weighing.Weighed all = weighing.all(context);
+    return new Counts(
+        all.count(Among.ALL),
+        all.count(new Among(null, null, true)),
+        groups.countKeywords(siteId),
+        groups.countWaiting(siteId),
+        groups.countWithoutTopic(siteId));
+  }
+
+  /**
+   * How much there is.
+   *
+   * @param open groups that no article answers
+   * @param waiting keywords without a group
+   * @param homeless groups in no topic
+   */
+  public record Counts(long groups, long open, long keywords, long waiting, long homeless) {}
+
+  private static Group weighed(
+      GroupRow row, List<GroupArticle> articles, SiteStrength siteStrength) {
+    Worth worth = siteStrength.worth(row.demand(), row.wordTarget());
+    return new Group(row, articles, worth, worth.value(siteStrength.perVisit(row.funnelStage())));
+  }
+}

@@ -1,0 +1,8 @@
+/**
+ * Keyword groups as they stand: their pages, their articles, their worth; start with {@link
+ * osmerin.app.groups.GroupService}.
+ */
+@NullMarked
+package osmerin.app.groups;
+
+import org.jspecify.annotations.NullMarked;
