@@ -130,7 +130,8 @@ class ArticleController {
     model.addAttribute("inWork", Stage.IN_WORK);
     model.addAttribute(
         "history",
-        history.entries(site, Asked.of(Thing.ARTICLE, page.round().number()), 0, HISTORY_SHOWN));
+        history.entries(
+            site, Asked.of(Thing.ARTICLE, page.round().article().number()), 0, HISTORY_SHOWN));
     return "articles/article";
   }
 

@@ -74,8 +74,8 @@ public class ArticleEdits {
     context.require(Right.EDIT);
     Round round = looking.get(context, number);
     String wanted = ArticleService.title(title);
-    if (articles.rename(round.articleId(), wanted, seen) == 0) {
-      Map<String, String> now = Map.of("seen", String.valueOf(round.version()));
+    if (articles.rename(round.article().id(), wanted, seen) == 0) {
+      Map<String, String> now = Map.of("seen", String.valueOf(round.article().version()));
       throw new ConflictException(
           round.reference(), TITLE, round.title(), wanted, who(context, number, TITLE), now);
     }
@@ -138,16 +138,16 @@ public class ArticleEdits {
       return List.of();
     }
     if (personId == null) {
-      articles.removePerson(round.articleId(), role);
+      articles.removePerson(round.article().id(), role);
     } else {
       team.get(context, personId);
-      articles.setPerson(round.articleId(), context.siteId(), role, personId);
+      articles.setPerson(round.article().id(), context.siteId(), role, personId);
       notices.named(context, round, role, personId);
     }
     return List.of(
         Change.of(
             Thing.ARTICLE,
-            round.number(),
+            round.article().number(),
             label(role),
             before == null ? null : name(names, before),
             personId == null ? null : name(names, personId),
@@ -209,7 +209,10 @@ public class ArticleEdits {
   private static void refuseIfLive(Round round) {
     if (round.isLive()) {
       throw new RefusedException(
-          round.reference() + " went live on " + In.day(round.liveOn()) + "; its date stays.");
+          round.reference()
+              + " went live on "
+              + In.day(round.publication().liveOn())
+              + "; its date stays.");
     }
   }
 
@@ -226,7 +229,13 @@ public class ArticleEdits {
     notices.dateMoved(context, round, to);
     return List.of(
         Change.of(
-            Thing.ARTICLE, round.number(), PUBLISH_DATE, words(before), words(to), before, to));
+            Thing.ARTICLE,
+            round.article().number(),
+            PUBLISH_DATE,
+            words(before),
+            words(to),
+            before,
+            to));
   }
 
   static String words(@Nullable LocalDate date) {
@@ -316,7 +325,7 @@ public class ArticleEdits {
     return List.of(
         Change.of(
             Thing.ARTICLE,
-            round.number(),
+            round.article().number(),
             STAGE,
             round.stage().label(),
             to.label(),
@@ -328,7 +337,7 @@ public class ArticleEdits {
   public Change wentLive(SiteContext context, Round round) {
     articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
     return Change.lasting(
-        Thing.ARTICLE, round.number(), STAGE, Stage.READY.label(), Stage.LIVE.label());
+        Thing.ARTICLE, round.article().number(), STAGE, Stage.READY.label(), Stage.LIVE.label());
   }
 
   /**
@@ -367,8 +376,8 @@ public class ArticleEdits {
             STEP + row.name(),
             done ? "open" : "done",
             done ? "done" : "open",
-            StepTick.before(row).text(),
-            after.text()));
+            StepTick.before(row),
+            after));
   }
 
   private static void requireStep(SiteContext context, Round round, StepRow step) {
@@ -412,18 +421,18 @@ public class ArticleEdits {
     if (round.isLive()) {
       throw new RefusedException(round.reference() + " is live; its type stays.");
     }
-    String before = StepTick.all(steps.of(List.of(round.id())));
+    List<StepTick> done = StepTick.done(steps.of(List.of(round.id())));
     articles.setType(round.id(), type.id());
     steps.retype(round.id(), type.id());
     return List.of(
         Change.of(
             Thing.ARTICLE,
-            round.number(),
+            round.article().number(),
             "Type",
             round.typeName(),
             type.name(),
-            round.typeId() + " " + before,
-            String.valueOf(type.id())));
+            new KeptType(round.typeId(), done),
+            new KeptType(type.id(), List.of())));
   }
 
   /** Puts an article out of sight, or brings it back. */
@@ -440,13 +449,13 @@ public class ArticleEdits {
 
   /** Without an entry of its own; none when nothing changes. */
   List<Change> archive(Round round, boolean away) {
-    if (articles.archive(round.articleId(), away) == 0) {
+    if (articles.archive(round.article().id(), away) == 0) {
       return List.of();
     }
     return List.of(
         Change.of(
             Thing.ARTICLE,
-            round.number(),
+            round.article().number(),
             ARCHIVED,
             away ? null : "archived",
             away ? "archived" : null));

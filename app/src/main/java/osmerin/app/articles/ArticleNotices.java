@@ -48,8 +48,8 @@ class ArticleNotices {
                 ArticleEdits.words(round.publishDate()),
                 ArticleEdits.words(to));
     List<@Nullable Long> whom = new ArrayList<>();
-    whom.add(round.editorId());
-    whom.add(round.writerId());
+    whom.add(round.article().editorId());
+    whom.add(round.article().writerId());
     notices.tell(context, whom, NoticeKind.DATE_MOVED, text, path(context, round));
   }
 

@@ -58,11 +58,13 @@ class ArticleReversal implements Reversal {
     return switch (field) {
       case ArticleEdits.TITLE ->
           round.title().equals(change.to())
-              && articles.rename(round.articleId(), change.from(), round.version()) == 1;
+              && articles.rename(round.article().id(), change.from(), round.article().version())
+                  == 1;
       case ArticleEdits.PUBLISH_DATE ->
           articles.setPublishDate(round.id(), date(change.to()), date(change.from())) == 1;
       case ArticleEdits.STAGE -> putStage(context, round, change);
-      case ArticleEdits.ARCHIVED -> articles.archive(round.articleId(), change.from() != null) == 1;
+      case ArticleEdits.ARCHIVED ->
+          articles.archive(round.article().id(), change.from() != null) == 1;
       case "Type" -> putType(round, change);
       case "Strategist", "Editor", "Writer" -> putPerson(context, round, change);
       default ->
@@ -91,33 +93,29 @@ class ArticleReversal implements Reversal {
       return false;
     }
     if (change.from() == null) {
-      articles.removePerson(round.articleId(), role);
+      articles.removePerson(round.article().id(), role);
     } else {
-      articles.setPerson(round.articleId(), context.siteId(), role, Long.parseLong(change.from()));
+      articles.setPerson(
+          round.article().id(), context.siteId(), role, Long.parseLong(change.from()));
     }
     return true;
   }
 
   private boolean putTick(Round round, Change change) {
-    StepTick tick = StepTick.read(change.from());
+    StepTick tick = change.from(StepTick.class);
     return tick.doneOn() == null
         ? steps.untick(round.id(), tick.key())
         : steps.tick(round.id(), tick.key(), tick.doneOn(), tick.doneBy(), tick.due());
   }
 
-  /** The value is the type's id, and behind a space the steps that were done. */
   private boolean putType(Round round, Change change) {
-    String now = change.to().split(" ", 2)[0];
-    if (round.typeId() != Long.parseLong(now) || round.isLive()) {
+    if (round.typeId() != change.to(KeptType.class).typeId() || round.isLive()) {
       return false;
     }
-    String[] back = change.from().split(" ", 2);
-    articles.setType(round.id(), Long.parseLong(back[0]));
-    steps.retype(round.id(), Long.parseLong(back[0]));
-    if (back.length > 1) {
-      StepTick.readAll(back[1])
-          .forEach(t -> steps.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
-    }
+    KeptType back = change.from(KeptType.class);
+    articles.setType(round.id(), back.typeId());
+    steps.retype(round.id(), back.typeId());
+    back.done().forEach(t -> steps.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
     return true;
   }
 

@@ -107,8 +107,8 @@ public class ArticleService {
           before.reference() + " is in work. Publish it before you open another refresh.");
     }
     ArticleType depth = type(context, Kind.REFRESH, depthId);
-    articles.retireRounds(before.articleId());
-    beginRound(context, before.articleId(), before.ordinal() + 1, depth, publishDate);
+    articles.retireRounds(before.article().id());
+    beginRound(context, before.article().id(), before.ordinal() + 1, depth, publishDate);
     Round round = get(context, number);
     history.note(
         context,
@@ -192,8 +192,8 @@ public class ArticleService {
     Round round = get(context, number, ordinal);
     return new ArticlePage(
         planned(context, round),
-        articles.roundsOf(round.articleId()),
-        articles.moves(round.articleId()));
+        articles.roundsOf(round.article().id()),
+        articles.moves(round.article().id()));
   }
 
   /** All rounds in work, by publish date, those without one last. */

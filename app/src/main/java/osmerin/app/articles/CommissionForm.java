@@ -136,7 +136,7 @@ public class CommissionForm {
             : Optional.empty();
     if (faults.isEmpty() && impossible.isEmpty()) {
       Round round = commissioning.apply(commission(answers, origin));
-      PlannedRound planned = articles.page(site, round.number(), null).planned();
+      PlannedRound planned = articles.page(site, round.article().number(), null).planned();
       Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
     }

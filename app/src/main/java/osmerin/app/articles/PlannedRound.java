@@ -22,7 +22,10 @@ public record PlannedRound(
     boolean ready = standing.state() == Standing.State.NOT_PUBLISHED;
     LocalDate earliest = ready ? today : plan.earliestPublishDate();
     return new PacedArticle(
-        round.publishDate(), round.liveOn(), standing, round.isLive() ? null : earliest);
+        round.publishDate(),
+        round.publication().liveOn(),
+        standing,
+        round.isLive() ? null : earliest);
   }
 
   /** The slack of a step; a published article has none left to lose. */

@@ -2,7 +2,7 @@ package osmerin.app.articles;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
@@ -10,24 +10,15 @@ import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
 
 /**
- * One pass of an article through the work, together with what is known of its article.
+ * One pass of an article through the work.
  *
+ * @param ordinal from 1 in its article
  * @param latest whether it is the article's current round
- * @param publishHour at which it is published by itself on its publish date, null for by hand
- * @param liveOn the day it went live in the site's zone
- * @param attemptedAt when publishing was last begun, null when it never was
- * @param failure why publishing failed, null when it did not
+ * @param cushion working days of its article type
  */
 public record Round(
     long id,
-    long articleId,
-    String prefix,
-    int number,
-    String title,
-    int version,
-    @Nullable Long groupId,
-    @Nullable String liveAddress,
-    boolean liveSimulated,
+    Article article,
     int ordinal,
     boolean latest,
     Kind kind,
@@ -36,34 +27,35 @@ public record Round(
     int cushion,
     Stage stage,
     @Nullable LocalDate publishDate,
-    @Nullable LocalTime publishHour,
-    @Nullable Instant archivedAt,
-    @Nullable Instant liveAt,
-    @Nullable LocalDate liveOn,
-    @Nullable Instant attemptedAt,
-    @Nullable Instant failedAt,
-    @Nullable String failure,
-    Instant startedAt,
-    @Nullable Long strategistId,
-    @Nullable Long editorId,
-    @Nullable Long writerId) {
+    Publication publication,
+    Instant startedAt) {
+
+  /** A row of which nothing about publishing is known yet brings none. */
+  public Round {
+    publication = Objects.requireNonNullElse(publication, Publication.NOT_BEGUN);
+  }
 
   /** "MP-0158". */
   public String reference() {
-    return new osmerin.core.article.ReferenceNumber(prefix, number).toString();
+    return article.reference();
+  }
+
+  /** Of its article. */
+  public String title() {
+    return article.title();
   }
 
   /** The day on which it stands in the calendar; null when it has none. */
   public @Nullable LocalDate day() {
-    return liveOn != null ? liveOn : publishDate;
+    return isLive() ? publication.liveOn() : publishDate;
   }
 
   /** Who does steps of the role; null when nobody is named yet. */
   public @Nullable Long person(StepRole role) {
     return switch (role) {
-      case STRATEGIST -> strategistId;
-      case EDITOR -> editorId;
-      case WRITER -> writerId;
+      case STRATEGIST -> article.strategistId();
+      case EDITOR -> article.editorId();
+      case WRITER -> article.writerId();
     };
   }
 
@@ -75,11 +67,11 @@ public record Round(
   }
 
   public boolean isArchived() {
-    return archivedAt != null;
+    return article.archivedAt() != null;
   }
 
   public boolean isLive() {
-    return liveOn != null;
+    return publication.liveOn() != null;
   }
 
   public boolean isRefresh() {

@@ -34,7 +34,7 @@ public final class StandingWords {
 
   /** A class for the words and the mark: late, risk, quiet or none. */
   public static String tone(PlannedRound planned) {
-    if (planned.round().failure() != null) {
+    if (planned.round().publication().failure() != null) {
       return LATE;
     }
     return switch (planned.standing().state()) {

@@ -60,9 +60,9 @@ public class BriefService implements RoundReversal {
 
   private Brief fresh(SiteContext context, Round round) {
     GroupKeywords keywords =
-        round.groupId() == null
+        round.article().groupId() == null
             ? new GroupKeywords("", List.of())
-            : groups.keywords(context, round.groupId());
+            : groups.keywords(context, round.article().groupId());
     return new Brief(
         round.id(),
         round.title(),
@@ -120,7 +120,7 @@ public class BriefService implements RoundReversal {
             field ->
                 Change.of(
                     Thing.ARTICLE,
-                    round.number(),
+                    round.article().number(),
                     FIELD + field.name(),
                     field.words(before),
                     field.words(now),
@@ -147,7 +147,11 @@ public class BriefService implements RoundReversal {
         Right.EDIT,
         "The brief of %s was signed off.".formatted(round.reference()),
         Change.lasting(
-            Thing.ARTICLE, round.number(), "Brief signed off", null, "version " + version));
+            Thing.ARTICLE,
+            round.article().number(),
+            "Brief signed off",
+            null,
+            "version " + version));
   }
 
   /** Rounds at Commissioned whose brief was written and waits for being signed off. */

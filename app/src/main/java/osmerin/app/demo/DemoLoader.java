@@ -220,8 +220,8 @@ public class DemoLoader implements ApplicationRunner {
         LocalDate day = month.today().minusDays(days);
         List<DemoPositions.Standing> standing =
             live.stream()
-                .filter(round -> round.groupId() != null)
-                .filter(round -> !firstLive.get(round.number()).isAfter(day))
+                .filter(round -> round.article().groupId() != null)
+                .filter(round -> !firstLive.get(round.article().number()).isAfter(day))
                 .map(this::standing)
                 .toList();
         Instant since = clock.instant();
@@ -235,9 +235,11 @@ public class DemoLoader implements ApplicationRunner {
 
     private DemoPositions.Standing standing(Round round) {
       SiteContext strategist = as("Odile Brandt");
-      double difficulty = groups.group(strategist, round.groupId()).row().difficulty();
+      double difficulty = groups.group(strategist, round.article().groupId()).row().difficulty();
       return new DemoPositions.Standing(
-          groups.keywords(strategist, round.groupId()).primary(), difficulty, round.liveAddress());
+          groups.keywords(strategist, round.article().groupId()).primary(),
+          difficulty,
+          round.article().liveAddress());
     }
 
     /** Two live articles of one topic chase one group. */
@@ -327,13 +329,13 @@ public class DemoLoader implements ApplicationRunner {
 
     private void stage(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(as("Tamsin Okoro"), round.number(), at.next().orElseThrow(), at, true);
+        edits.move(as("Tamsin Okoro"), round.article().number(), at.next().orElseThrow(), at, true);
       }
     }
 
     private void tick(Round round, String... keys) {
       for (String key : keys) {
-        edits.tick(as("Tamsin Okoro"), round.number(), key, true);
+        edits.tick(as("Tamsin Okoro"), round.article().number(), key, true);
       }
     }
 
@@ -349,9 +351,9 @@ public class DemoLoader implements ApplicationRunner {
     /** Publishes now and then puts it into the past; without a host it is live without a page. */
     private void goLive(Round round, LocalDate day, String started) {
       Instant at = day.atTime(MORNING).atZone(site.zoneId()).toInstant();
-      Round ready = articles.get(as("Tamsin Okoro"), round.number());
+      Round ready = articles.get(as("Tamsin Okoro"), round.article().number());
       PublishService.Outcome outcome =
-          publishing.publish(as("Tamsin Okoro"), round.number(), Optional.of(at), "");
+          publishing.publish(as("Tamsin Okoro"), round.article().number(), Optional.of(at), "");
       if (outcome instanceof PublishService.Outcome.Failed) {
         throw new IllegalStateException("the demo needs its simulated blog host: " + outcome);
       }
@@ -360,7 +362,7 @@ public class DemoLoader implements ApplicationRunner {
       ageing.ageSteps(ready.id(), day, at);
       ageing.ageMoves(ready.id(), begun, at);
       ageing.ageDrafts(ready.id(), at);
-      ageing.ageHistory(site.id(), String.valueOf(round.number()), this.begun, begun, at);
+      ageing.ageHistory(site.id(), String.valueOf(round.article().number()), this.begun, begun, at);
     }
 
     private void addLive() {
@@ -382,7 +384,7 @@ public class DemoLoader implements ApplicationRunner {
         write(round, writer, draft(parts[2], parts[0]));
         stage(round, Stage.READY);
         goLive(round, day, "P24D");
-        firstLive.put(round.number(), day);
+        firstLive.put(round.article().number(), day);
         // The oldest have been refreshed since, some of them this month.
         if (i < refreshed.size()) {
           refresh(round, writer, "rework", refreshed.get(i));
@@ -397,7 +399,8 @@ public class DemoLoader implements ApplicationRunner {
     }
 
     private void refresh(Round round, String writer, String depth, LocalDate day) {
-      Round next = refreshing.begin(as("Odile Brandt"), round.number(), typeIds.get(depth), null);
+      Round next =
+          refreshing.begin(as("Odile Brandt"), round.article().number(), typeIds.get(depth), null);
       String text = drafts.latest(next).orElseThrow().text();
       write(
           next,

@@ -151,14 +151,15 @@ class SecondDemoSite {
       write(round, parts);
       move(round, Stage.READY);
       Instant at = day.atTime(LocalTime.of(8, 15)).atZone(site.zoneId()).toInstant();
-      Round ready = articles.get(as(WRITES, Role.EDITOR), round.number());
-      publishing.publish(as(WRITES, Role.EDITOR), round.number(), Optional.of(at), "");
+      Round ready = articles.get(as(WRITES, Role.EDITOR), round.article().number());
+      publishing.publish(as(WRITES, Role.EDITOR), round.article().number(), Optional.of(at), "");
       Instant begun = at.minus(java.time.Duration.ofDays(17));
       ageing.ageRound(ready.id(), day, at, begun);
       ageing.ageSteps(ready.id(), day, at);
       ageing.ageMoves(ready.id(), begun, at);
       ageing.ageDrafts(ready.id(), at);
-      ageing.ageHistory(site.id(), String.valueOf(round.number()), loadedSince, begun, at);
+      ageing.ageHistory(
+          site.id(), String.valueOf(round.article().number()), loadedSince, begun, at);
     }
 
     private void work(String[] parts) {
@@ -166,7 +167,7 @@ class SecondDemoSite {
           commission(parts, parts.length > 4 ? month.in(Integer.parseInt(parts[4])) : null);
       write(round, parts);
       move(round, Stage.DRAFTING);
-      edits.tick(as(RUNS_IT, Role.STRATEGIST), round.number(), "brief", true);
+      edits.tick(as(RUNS_IT, Role.STRATEGIST), round.article().number(), "brief", true);
     }
 
     private void write(Round round, String[] parts) {
@@ -176,7 +177,8 @@ class SecondDemoSite {
 
     private void move(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(as(WRITES, Role.EDITOR), round.number(), at.next().orElseThrow(), at, true);
+        edits.move(
+            as(WRITES, Role.EDITOR), round.article().number(), at.next().orElseThrow(), at, true);
       }
     }
   }

@@ -103,7 +103,8 @@ public class DeskService {
         }
       }
     }
-    steps.sort(Comparator.comparing(DeskStep::due).thenComparing(s -> s.round().number()));
+    steps.sort(
+        Comparator.comparing(DeskStep::due).thenComparing(s -> s.round().article().number()));
     return steps;
   }
 
@@ -141,15 +142,16 @@ public class DeskService {
     for (PlannedRound planned : open) {
       Round round = planned.round();
       boolean stuck =
-          round.failure() != null || planned.standing().state() == Standing.State.NOT_PUBLISHED;
+          round.publication().failure() != null
+              || planned.standing().state() == Standing.State.NOT_PUBLISHED;
       if (stuck && context.may(Right.EDIT) && concerns(context, round)) {
-        waiting.add(waiting(context, "Publish", round, "", round.failure(), true));
+        waiting.add(waiting(context, "Publish", round, "", round.publication().failure(), true));
       }
     }
   }
 
   private static boolean concerns(SiteContext context, Round round) {
-    boolean nobody = round.strategistId() == null && round.editorId() == null;
+    boolean nobody = round.article().strategistId() == null && round.article().editorId() == null;
     return round.isOf(context.personId()) || nobody && context.may(Right.MANAGE);
   }
 
@@ -172,7 +174,7 @@ public class DeskService {
     return open.stream()
         .map(PlannedRound::round)
         .filter(r -> r.stage() == stage)
-        .filter(r -> Objects.equals(r.editorId(), context.personId()))
+        .filter(r -> Objects.equals(r.article().editorId(), context.personId()))
         .toList();
   }
 
@@ -204,7 +206,7 @@ public class DeskService {
             key ->
                 open.stream()
                     .map(PlannedRound::round)
-                    .filter(r -> String.valueOf(r.number()).equals(key)))
+                    .filter(r -> String.valueOf(r.article().number()).equals(key)))
         .limit(LEFT_OFF_SHOWN)
         .toList();
   }

@@ -116,7 +116,7 @@ public class DraftService implements RoundReversal {
         "Version %s of the draft of %s was saved.".formatted(seen + 1, round.reference()),
         Change.of(
             Thing.ARTICLE,
-            round.number(),
+            round.article().number(),
             FIELD,
             seen == 0 ? null : "version " + seen,
             "version " + (seen + 1),

@@ -15,6 +15,7 @@ import osmerin.app.groups.GroupRow;
 import osmerin.app.groups.GroupService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
+import osmerin.app.history.Kept;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
@@ -88,14 +89,12 @@ public class GroupMarks implements Reversal {
             GivenName.FIELD,
             group.name(),
             typed,
-            named(group.name(), group.namePinned()),
-            named(typed, true)));
+            new Named(group.name(), group.namePinned()),
+            new Named(typed, true)));
   }
 
-  /** A name, and whether it outlives runs, as an undo works with it. */
-  private static String named(String name, boolean pinned) {
-    return (pinned ? "!" : "?") + name;
-  }
+  /** A name, and whether it outlives runs. */
+  record Named(String name, boolean pinned) implements Kept {}
 
   /** What is done to one group; null when it is so already. */
   private interface Mark {
@@ -207,34 +206,15 @@ public class GroupMarks implements Reversal {
           }
           put(context, group.id(), after);
           return Change.of(
-              Thing.GROUP,
-              group.id(),
-              INTENT,
-              before.words(),
-              after.words(),
-              before.kept(),
-              after.kept());
+              Thing.GROUP, group.id(), INTENT, before.words(), after.words(), before, after);
         });
   }
 
   /** Intent and funnel stage, and who says so. */
-  record Meaning(SearchIntent intent, FunnelStage stage, boolean pinned, String reason) {
+  record Meaning(SearchIntent intent, FunnelStage stage, boolean pinned, String reason)
+      implements Kept {
     String words() {
       return (intent + ", " + stage).toLowerCase(Locale.ROOT);
-    }
-
-    /** As an undo works with it. */
-    String kept() {
-      return intent + " " + stage + " " + pinned + " " + reason;
-    }
-
-    static Meaning of(String kept) {
-      String[] parts = kept.split(" ", 4);
-      return new Meaning(
-          SearchIntent.valueOf(parts[0]),
-          FunnelStage.valueOf(parts[1]),
-          Boolean.parseBoolean(parts[2]),
-          parts[3]);
     }
   }
 
@@ -264,13 +244,9 @@ public class GroupMarks implements Reversal {
           case ARCHIVED -> marks.archiveGroup(context.siteId(), id, change.from() != null) == 1;
           case LOCKED -> marks.lock(context.siteId(), id, change.from() != null) == 1;
           case GivenName.FIELD -> {
-            String from = String.valueOf(change.from());
+            Named back = change.from(Named.class);
             yield marks.rename(
-                    context.siteId(),
-                    id,
-                    from.substring(1),
-                    from.startsWith("!"),
-                    String.valueOf(change.to()).substring(1))
+                    context.siteId(), id, back.name(), back.pinned(), change.to(Named.class).name())
                 == 1;
           }
           case TOPIC -> {
@@ -281,7 +257,7 @@ public class GroupMarks implements Reversal {
             yield moved;
           }
           case INTENT -> {
-            Meaning back = Meaning.of(String.valueOf(change.from()));
+            Meaning back = change.from(Meaning.class);
             put(context, id, back);
             yield true;
           }

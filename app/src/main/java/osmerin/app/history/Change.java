@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * @param field "Publish date"
  * @param before in words, null for nothing
  * @param after in words, null for nothing
- * @param from the value that an undo puts back
+ * @param from the value that an undo puts back: one as text, several as a {@link Kept}
  * @param to the value that an undo must find
  * @param reversible whether an undo can put it back
  */
@@ -48,7 +48,20 @@ public record Change(
   }
 
   private static @Nullable String text(@Nullable Object value) {
+    if (value instanceof Kept kept) {
+      return KeptJson.write(kept);
+    }
     return value == null ? null : value.toString();
+  }
+
+  /** The value that an undo puts back; null for nothing. */
+  public <T extends Kept> @Nullable T from(Class<T> kind) {
+    return from == null ? null : KeptJson.read(from, kind);
+  }
+
+  /** The value that an undo must find; null for nothing. */
+  public <T extends Kept> @Nullable T to(Class<T> kind) {
+    return to == null ? null : KeptJson.read(to, kind);
   }
 
   /** The same change the other way round. */

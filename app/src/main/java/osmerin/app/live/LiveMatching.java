@@ -16,6 +16,7 @@ import osmerin.app.grouping.GroupsChanged;
 import osmerin.app.groups.GroupService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
+import osmerin.app.history.Kept;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.live.InventoryMapper.LiveRow;
@@ -219,8 +220,8 @@ public class LiveMatching implements Reversal {
             GROUP,
             row.groupName(),
             name,
-            row.decided() + " " + row.groupId() + " " + row.groupBasis(),
-            "true " + groupId + " " + basis));
+            new Match(row.decided(), row.groupId(), row.groupBasis()),
+            new Match(true, groupId, basis)));
   }
 
   private void set(
@@ -245,22 +246,18 @@ public class LiveMatching implements Reversal {
   public void reverse(SiteContext context, String key, List<Change> changes) {
     int number = Integer.parseInt(key);
     for (Change change : changes) {
-      String[] from = String.valueOf(change.from()).split(" ");
-      String[] to = String.valueOf(change.to()).split(" ");
-      set(context, number, id(from[1]), id(to[1]), basis(from));
-      inventory.setDecided(context.siteId(), number, Boolean.parseBoolean(from[0]));
+      Match from = change.from(Match.class);
+      set(context, number, from.groupId(), change.to(Match.class).groupId(), from.basis());
+      inventory.setDecided(context.siteId(), number, from.decided());
     }
   }
 
-  /** Entries of before may lack it; then what was chosen is not known. */
-  private static @Nullable GroupBasis basis(String[] kept) {
-    if (kept.length > 2) {
-      return kept[2].equals("null") ? null : GroupBasis.valueOf(kept[2]);
-    }
-    return kept[1].equals("null") ? null : GroupBasis.LATER;
-  }
-
-  private static @Nullable Long id(String text) {
-    return text.equals("null") ? null : Long.valueOf(text);
-  }
+  /**
+   * Which group an article answers, as history keeps it.
+   *
+   * @param decided whether a person said so
+   * @param basis null when nothing says how it was chosen
+   */
+  record Match(boolean decided, @Nullable Long groupId, @Nullable GroupBasis basis)
+      implements Kept {}
 }

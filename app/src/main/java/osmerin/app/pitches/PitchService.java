@@ -191,7 +191,7 @@ public class PitchService implements Reversal {
             .orElseThrow(() -> new RefusedException("This pitch has already been taken."));
     Change taken = Change.of(Thing.PITCH, id, STATE, "open", "commissioned", OPEN, COMMISSIONED);
     Round round = articles.commission(context, commission, List.of(taken));
-    if (pitches.setState(context.siteId(), id, OPEN, COMMISSIONED, round.number()) == 0) {
+    if (pitches.setState(context.siteId(), id, OPEN, COMMISSIONED, round.article().number()) == 0) {
       throw new RefusedException("This pitch has already been commissioned.");
     }
     notices.tell(

@@ -81,7 +81,8 @@ public class HourJob {
   /** Unless it is being published, or was taken back since, that counts as a failed try. */
   private void refused(SiteContext context, Due due, String reason) {
     Round round = articles.get(context, due.number());
-    boolean underway = round.attemptedAt() != null && round.failedAt() == null;
+    boolean underway =
+        round.publication().attemptedAt() != null && round.publication().failedAt() == null;
     if (round.stage() == Stage.READY && !underway) {
       publish.failed(context, round, reason);
     }

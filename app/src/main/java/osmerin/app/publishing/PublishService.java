@@ -119,17 +119,18 @@ public class PublishService {
     String path = context.base() + "/articles/" + round.reference();
     notices.tell(
         context,
-        Arrays.asList(round.strategistId(), round.editorId(), round.writerId()),
+        Arrays.asList(
+            round.article().strategistId(), round.article().editorId(), round.article().writerId()),
         kind,
         text,
         path);
   }
 
   private Published send(Round round, Entry entry) {
-    if (round.liveAddress() != null) {
-      return host.update(round.liveAddress(), entry);
+    if (round.article().liveAddress() != null) {
+      return host.update(round.article().liveAddress(), entry);
     }
-    boolean triedBefore = round.attemptedAt() != null;
+    boolean triedBefore = round.publication().attemptedAt() != null;
     Optional<Published> there = triedBefore ? host.find(entry.uid()) : Optional.empty();
     return there
         .map(found -> host.update(found.address(), entry))

@@ -93,14 +93,14 @@ public class Publishing {
           "%s at %s has passed. Publish %s now, or set a later hour."
               .formatted(In.day(round.publishDate()), hour, round.reference()));
     }
-    if (!Objects.equals(round.publishHour(), seen)
+    if (!Objects.equals(round.publication().hour(), seen)
         || rounds.setPublishHour(round.id(), seen, hour, hour == null ? null : context.personId())
             == 0) {
-      String now = round.publishHour() == null ? "" : round.publishHour().toString();
+      String now = round.publication().hour() == null ? "" : round.publication().hour().toString();
       throw new ConflictException(
           round.reference(),
           HOUR,
-          words(round.publishHour()),
+          words(round.publication().hour()),
           words(hour),
           history.lastBy(context, Thing.ARTICLE, number, HOUR),
           Map.of("seen", now));
@@ -159,7 +159,7 @@ public class Publishing {
         context,
         Right.EDIT,
         "%s was not published. %s".formatted(round.reference(), reason),
-        Change.lasting(Thing.ARTICLE, round.number(), "Publishing", null, reason));
+        Change.lasting(Thing.ARTICLE, round.article().number(), "Publishing", null, reason));
   }
 
   /**
@@ -206,7 +206,7 @@ public class Publishing {
       boolean simulated,
       String what) {
     if (rounds.wentLive(round.id(), at, day) == 1) {
-      rounds.setLiveAddress(round.articleId(), address, simulated);
+      rounds.setLiveAddress(round.article().id(), address, simulated);
       Change moved = edits.wentLive(context, round);
       history.note(context, Right.EDIT, round.reference() + what, moved);
     }
@@ -217,16 +217,17 @@ public class Publishing {
   public void setLiveAddress(SiteContext context, int number, String address) {
     context.require(Right.EDIT);
     Round round = looking.get(context, number);
-    if (round.liveAddress() == null) {
+    if (round.article().liveAddress() == null) {
       throw new RefusedException(round.reference() + " is not live.");
     }
     String wanted = webAddress(address);
-    rounds.setLiveAddress(round.articleId(), wanted, false);
+    rounds.setLiveAddress(round.article().id(), wanted, false);
     history.note(
         context,
         Right.EDIT,
         "The address of %s was set.".formatted(round.reference()),
-        Change.lasting(Thing.ARTICLE, number, "Live address", round.liveAddress(), wanted));
+        Change.lasting(
+            Thing.ARTICLE, number, "Live address", round.article().liveAddress(), wanted));
   }
 
   private static String webAddress(String typed) {

@@ -26,7 +26,6 @@ import osmerin.core.text.LanguageGuess;
 public class KeywordLanguages implements Reversal {
   private static final String SITE = "site";
   private static final String FIELD = "Language";
-  private static final String GUESSED = "guessed";
 
   private final LanguageMapper languages;
   private final SiteKeywords keywords;
@@ -114,8 +113,8 @@ public class KeywordLanguages implements Reversal {
             FIELD,
             title(before.language()),
             after.title(),
-            before.languagePinned() ? before.language() : GUESSED + " " + before.language(),
-            after.tag()));
+            new KeptLanguage(before.language(), before.languagePinned()),
+            new KeptLanguage(after.tag(), true)));
   }
 
   private static @Nullable String title(@Nullable String tag) {
@@ -134,14 +133,12 @@ public class KeywordLanguages implements Reversal {
 
   @Override
   public void reverse(SiteContext context, String key, List<Change> changes) {
-    String before = String.valueOf(changes.get(0).from());
+    Change change = changes.get(0);
     if (key.equals(SITE)) {
-      putUsual(context, language(before));
+      putUsual(context, language(String.valueOf(change.from())));
     } else {
-      boolean guessed = before.startsWith(GUESSED);
-      String tag = guessed ? before.substring(GUESSED.length()).strip() : before;
-      languages.setLanguage(
-          context.siteId(), Long.parseLong(key), tag.equals("null") ? null : tag, !guessed);
+      KeptLanguage back = change.from(KeptLanguage.class);
+      languages.setLanguage(context.siteId(), Long.parseLong(key), back.tag(), back.pinned());
     }
   }
 }

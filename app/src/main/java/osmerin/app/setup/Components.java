@@ -2,16 +2,16 @@ package osmerin.app.setup;
 
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.ui.Model;
+import osmerin.app.articles.Article;
 import osmerin.app.articles.PlannedRound;
+import osmerin.app.articles.Publication;
 import osmerin.app.articles.Round;
 import osmerin.app.history.Change;
 import osmerin.app.history.Entry;
@@ -57,16 +57,10 @@ final class Components {
   private static Round round(int number, Kind kind, Standing.State state, LocalDate today) {
     boolean live = state == Standing.State.LIVE;
     Instant moment = today.atTime(9, 0).toInstant(ZoneOffset.UTC);
+    String title = "An article that is " + state.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     return new Round(
         number,
-        number,
-        "EX",
-        number,
-        "An article that is " + state.name().toLowerCase(Locale.ROOT).replace('_', ' '),
-        1,
-        null,
-        null,
-        false,
+        new Article(number, "EX", number, title, 1, null, null, false, null, null, null, null),
         1,
         true,
         kind,
@@ -75,17 +69,8 @@ final class Components {
         1,
         live ? Stage.LIVE : Stage.DRAFTING,
         today.plusDays(4),
-        (@Nullable LocalTime) null,
-        null,
-        live ? moment : null,
-        live ? today : null,
-        null,
-        null,
-        null,
-        moment,
-        null,
-        null,
-        null);
+        new Publication(null, live ? moment : null, live ? today : null, null, null, null),
+        moment);
   }
 
   private static List<Entry> entries() {

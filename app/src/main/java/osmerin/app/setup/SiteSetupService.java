@@ -5,7 +5,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -142,8 +141,8 @@ public class SiteSetupService implements Reversal {
               WEEK,
               days(now.workingWeek()),
               days(wanted.workingWeek()),
-              value(now.workingWeek()),
-              value(wanted.workingWeek())));
+              new KeptWeek(now.workingWeek()),
+              new KeptWeek(wanted.workingWeek())));
     }
     return changes;
   }
@@ -165,10 +164,6 @@ public class SiteSetupService implements Reversal {
         .collect(Collectors.joining(", "));
   }
 
-  private static String value(List<Integer> week) {
-    return week.stream().map(String::valueOf).collect(Collectors.joining(" "));
-  }
-
   @Transactional
   public void addHoliday(SiteContext context, LocalDate day, String name) {
     context.require(Right.MANAGE);
@@ -184,7 +179,13 @@ public class SiteSetupService implements Reversal {
         Right.MANAGE,
         words + " is a holiday.",
         Change.of(
-            Thing.SITE, context.siteId(), HOLIDAY, null, words, null, day + " " + name.strip()));
+            Thing.SITE,
+            context.siteId(),
+            HOLIDAY,
+            null,
+            words,
+            null,
+            new KeptHoliday(day, name.strip())));
   }
 
   @Transactional
@@ -199,7 +200,8 @@ public class SiteSetupService implements Reversal {
         context,
         Right.MANAGE,
         words + " is a holiday no longer.",
-        Change.of(Thing.SITE, context.siteId(), HOLIDAY, words, null, day + " " + name, null));
+        Change.of(
+            Thing.SITE, context.siteId(), HOLIDAY, words, null, new KeptHoliday(day, name), null));
   }
 
   @Override
@@ -220,11 +222,10 @@ public class SiteSetupService implements Reversal {
 
   private void putHoliday(SiteContext context, Change change) {
     if (change.to() != null) {
-      sites.removeHoliday(context.site(), LocalDate.parse(change.to().substring(0, 10)));
+      sites.removeHoliday(context.site(), change.to(KeptHoliday.class).day());
     } else {
-      String value = change.from();
-      sites.addHoliday(
-          context.site(), LocalDate.parse(value.substring(0, 10)), value.substring(11));
+      KeptHoliday back = change.from(KeptHoliday.class);
+      sites.addHoliday(context.site(), back.day(), back.name());
     }
   }
 
@@ -233,9 +234,7 @@ public class SiteSetupService implements Reversal {
     String field = change.field();
     String back = change.from();
     List<Integer> week =
-        field.equals(WEEK)
-            ? Arrays.stream(back.split(" ")).map(Integer::valueOf).toList()
-            : now.workingWeek();
+        field.equals(WEEK) ? change.from(KeptWeek.class).days() : now.workingWeek();
     sites.change(
         now.id(),
         field.equals(NAME) ? back : now.name(),

@@ -113,8 +113,8 @@ public class StrengthService implements Reversal {
             CHANCES,
             words(before),
             words(after),
-            kept(before),
-            kept(after)));
+            KeptChances.of(before),
+            KeptChances.of(after)));
   }
 
   private Chances learned(SiteContext context) {
@@ -132,18 +132,6 @@ public class StrengthService implements Reversal {
         ? "as shipped"
         : "learned: even at difficulty %s, spread %s"
             .formatted(In.rounded(chances.even()), In.decimal(chances.spread()));
-  }
-
-  private static String kept(@Nullable Chances chances) {
-    return chances == null ? "" : chances.even() + " " + chances.spread();
-  }
-
-  private static @Nullable Chances chances(@Nullable String kept) {
-    if (kept == null || kept.isEmpty()) {
-      return null;
-    }
-    String[] parts = kept.split(" ");
-    return new Chances(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
   }
 
   private Stored stored(long siteId) {
@@ -247,10 +235,12 @@ public class StrengthService implements Reversal {
   public void reverse(SiteContext context, String key, List<Change> changes) {
     Stored now = stored(context.siteId());
     if (changes.get(0).field().equals(CHANCES)) {
-      if (!Objects.equals(now.learned(), chances(changes.get(0).to()))) {
+      if (!Objects.equals(
+          now.learned(), KeptChances.chances(changes.get(0).to(KeptChances.class)))) {
         throw new RefusedException("Other chances are used by now, so these cannot be put back.");
       }
-      strengths.setLearned(context.siteId(), chances(changes.get(0).from()));
+      strengths.setLearned(
+          context.siteId(), KeptChances.chances(changes.get(0).from(KeptChances.class)));
       return;
     }
     StrengthSettings back = settings(now);

@@ -34,9 +34,9 @@ class ArticleServiceTest extends ApplicationTest {
   @Test
   void numbersRunFromOneAndCarryThePrefixOfTheSite() {
     assertThat(commission("First", null).reference()).isEqualTo(site.site().prefix() + "-0001");
-    assertThat(commission("Second", null).number()).isEqualTo(2);
+    assertThat(commission("Second", null).article().number()).isEqualTo(2);
     assertThat(emptyTitleRefused()).isTrue();
-    assertThat(commission("Third", null).number()).isEqualTo(3);
+    assertThat(commission("Third", null).article().number()).isEqualTo(3);
   }
 
   private boolean emptyTitleRefused() {
@@ -48,29 +48,33 @@ class ArticleServiceTest extends ApplicationTest {
   void anImpossibleDateChangesNothingUntilItIsWantedAllTheSame() {
     Round round = commission("Soon", null);
     LocalDate tomorrow = site.today().plusDays(1);
-    DateChange change = edits.setPublishDate(site, round.number(), null, tomorrow, false);
+    DateChange change = edits.setPublishDate(site, round.article().number(), null, tomorrow, false);
     assertThat(change).isInstanceOf(DateChange.Refused.class);
     DateChange.Refused impossible = (DateChange.Refused) change;
     assertThat(impossible.deciding()).contains("Write the draft");
-    assertThat(articles.get(site, round.number()).publishDate()).isNull();
-    assertThat(edits.setPublishDate(site, round.number(), null, impossible.earliest(), false))
+    assertThat(articles.get(site, round.article().number()).publishDate()).isNull();
+    assertThat(
+            edits.setPublishDate(
+                site, round.article().number(), null, impossible.earliest(), false))
         .isInstanceOf(DateChange.Done.class);
-    assertThat(edits.setPublishDate(site, round.number(), impossible.earliest(), tomorrow, true))
+    assertThat(
+            edits.setPublishDate(
+                site, round.article().number(), impossible.earliest(), tomorrow, true))
         .isInstanceOf(DateChange.Done.class);
-    assertThat(articles.get(site, round.number()).publishDate()).isEqualTo(tomorrow);
+    assertThat(articles.get(site, round.article().number()).publishDate()).isEqualTo(tomorrow);
   }
 
   @Test
   void movingTheDateMovesWhatIsNotDone() {
     LocalDate date = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
     Round round = commission("Later", date);
-    edits.tick(site, round.number(), "brief", true);
+    edits.tick(site, round.article().number(), "brief", true);
     LocalDate briefDue = step(round, "brief").due();
     LocalDate draftDue = step(round, "draft").due();
-    edits.setPublishDate(site, round.number(), date, date.plusWeeks(2), false);
+    edits.setPublishDate(site, round.article().number(), date, date.plusWeeks(2), false);
     assertThat(step(round, "brief").due()).isEqualTo(briefDue);
     assertThat(step(round, "draft").due()).isEqualTo(draftDue.plusWeeks(2));
-    edits.tick(site, round.number(), "brief", false);
+    edits.tick(site, round.article().number(), "brief", false);
     assertThat(step(round, "brief").due()).isEqualTo(briefDue.plusWeeks(2));
   }
 
@@ -87,9 +91,10 @@ class ArticleServiceTest extends ApplicationTest {
   void whoeverComesSecondIsTold() {
     LocalDate date = site.today().plusWeeks(6);
     Round round = commission("Contended", date);
-    edits.setPublishDate(site, round.number(), date, date.plusDays(7), true);
+    edits.setPublishDate(site, round.article().number(), date, date.plusDays(7), true);
     assertThatThrownBy(
-            () -> edits.setPublishDate(site, round.number(), date, date.plusDays(3), true))
+            () ->
+                edits.setPublishDate(site, round.article().number(), date, date.plusDays(3), true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> {
@@ -98,14 +103,16 @@ class ArticleServiceTest extends ApplicationTest {
               assertThat(conflict.who()).startsWith("Una Berg, ");
               assertThat(conflict.seenNow()).containsEntry("from", date.plusDays(7).toString());
             });
-    edits.rename(site, round.number(), "Renamed", round.version());
-    assertThatThrownBy(() -> edits.rename(site, round.number(), "Mine", round.version()))
+    edits.rename(site, round.article().number(), "Renamed", round.article().version());
+    assertThatThrownBy(
+            () -> edits.rename(site, round.article().number(), "Mine", round.article().version()))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs() + conflict.yours()).isEqualTo("RenamedMine"));
-    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
     assertThatThrownBy(
-            () -> edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
+            () ->
+                edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs()).isEqualTo("Briefed"));
@@ -115,14 +122,15 @@ class ArticleServiceTest extends ApplicationTest {
   void readyAsksForTheStepsThatAreToDo() {
     Round round = commission("Asked", null);
     assertThatThrownBy(
-            () -> edits.move(site, round.number(), Stage.READY, Stage.COMMISSIONED, false))
+            () ->
+                edits.move(site, round.article().number(), Stage.READY, Stage.COMMISSIONED, false))
         .isInstanceOfSatisfying(
             AskException.class,
             ask -> assertThat(ask.points()).contains("Write the brief", "Read the proof"));
-    assertThat(articles.get(site, round.number()).stage()).isEqualTo(Stage.COMMISSIONED);
-    edits.move(site, round.number(), Stage.EDITING, Stage.COMMISSIONED, false);
-    edits.move(site, round.number(), Stage.READY, Stage.EDITING, true);
-    assertThat(articles.get(site, round.number()).stage()).isEqualTo(Stage.READY);
+    assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.COMMISSIONED);
+    edits.move(site, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, false);
+    edits.move(site, round.article().number(), Stage.READY, Stage.EDITING, true);
+    assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.READY);
   }
 
   @Test
@@ -134,21 +142,27 @@ class ArticleServiceTest extends ApplicationTest {
     assertThat(articles.impossible(site, Kind.NEW, post, impossible.earliest())).isEmpty();
     assertThat(articles.impossible(site, Kind.NEW, post, null)).isEmpty();
     Round round = commission("Begun", impossible.earliest());
-    assertThat(articles.page(site, round.number(), null).planned().plan().earliestPublishDate())
+    assertThat(
+            articles
+                .page(site, round.article().number(), null)
+                .planned()
+                .plan()
+                .earliestPublishDate())
         .isEqualTo(impossible.earliest());
   }
 
   @Test
   void stagesKeepWhoAndWhen() {
     Round round = commission("Moved", null);
-    edits.move(site, round.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
-    edits.move(site, round.number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
-    ArticlePage page = articles.page(site, round.number(), null);
+    edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    edits.move(site, round.article().number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
+    ArticlePage page = articles.page(site, round.article().number(), null);
     assertThat(page.moves())
         .extracting(StageMove::toStage)
         .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
-    assertThatThrownBy(() -> edits.move(site, round.number(), Stage.LIVE, Stage.COMMISSIONED, true))
+    assertThatThrownBy(
+            () -> edits.move(site, round.article().number(), Stage.LIVE, Stage.COMMISSIONED, true))
         .isInstanceOf(RefusedException.class);
   }
 
@@ -157,7 +171,7 @@ class ArticleServiceTest extends ApplicationTest {
     SiteContext other = emptySite();
     Round theirs =
         articles.commission(other, new Commission("Theirs", postType(other), null, Map.of(), null));
-    assertThatThrownBy(() -> articles.get(site, theirs.number()))
+    assertThatThrownBy(() -> articles.get(site, theirs.article().number()))
         .isInstanceOf(NotFoundException.class);
     assertThatThrownBy(
             () ->
@@ -168,9 +182,14 @@ class ArticleServiceTest extends ApplicationTest {
     assertThatThrownBy(
             () ->
                 edits.setPerson(
-                    site, mine.number(), StepRole.WRITER, site.personId(), other.personId()))
+                    site,
+                    mine.article().number(),
+                    StepRole.WRITER,
+                    site.personId(),
+                    other.personId()))
         .isInstanceOf(NotFoundException.class);
-    assertThat(articles.get(site, mine.number()).writerId()).isEqualTo(site.personId());
+    assertThat(articles.get(site, mine.article().number()).article().writerId())
+        .isEqualTo(site.personId());
   }
 
   @Test
@@ -189,7 +208,7 @@ class ArticleServiceTest extends ApplicationTest {
     String number = site.site().prefix().toLowerCase() + "-9";
     assertThat(articles.ledger(site, filter(number, null, null, null, 1)).rows())
         .singleElement()
-        .satisfies(p -> assertThat(p.round().number()).isEqualTo(9));
+        .satisfies(p -> assertThat(p.round().article().number()).isEqualTo(9));
     assertThat(articles.ledger(site, filter(null, null, "none", null, 1)).total()).isEqualTo(55);
     assertThat(articles.ledger(site, filter(null, "READY", null, null, 1)).total()).isZero();
     assertThat(articles.ledger(site, filter(null, "nonsense", "2026-99", "wild", -4)).total())
@@ -212,7 +231,7 @@ class ArticleServiceTest extends ApplicationTest {
   }
 
   private PlannedStep step(Round round, String key) {
-    return articles.page(site, round.number(), null).planned().plan().steps().stream()
+    return articles.page(site, round.article().number(), null).planned().plan().steps().stream()
         .filter(s -> s.step().key().equals(key))
         .findFirst()
         .orElseThrow();

@@ -90,8 +90,8 @@ class BulkEditsTest extends ApplicationTest {
   @Test
   void peopleTypeAndArchive() {
     bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()), false);
-    assertThat(articles.get(site, 2).writerId()).isEqualTo(site.personId());
-    assertThat(articles.get(site, 3).writerId()).isNull();
+    assertThat(articles.get(site, 2).article().writerId()).isEqualTo(site.personId());
+    assertThat(articles.get(site, 3).article().writerId()).isNull();
     long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
     bulk.change(site, List.of(1), What.TYPE, String.valueOf(guide), false);
     assertThat(articles.get(site, 1).typeName())

@@ -68,11 +68,11 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(friday);
     toReady(round);
     assertThat(StandingWords.words(planned(round))).isEqualTo("set for " + In.day(friday));
-    edits.setPublishDate(site, round.number(), friday, site.today().minusDays(1), true);
+    edits.setPublishDate(site, round.article().number(), friday, site.today().minusDays(1), true);
     PlannedRound past = planned(round);
     assertThat(StandingWords.words(past)).isEqualTo("not published");
     assertThat(past.paced().earliest()).isEqualTo(site.today());
-    edits.setPublishDate(site, round.number(), site.today().minusDays(1), null, true);
+    edits.setPublishDate(site, round.article().number(), site.today().minusDays(1), null, true);
     assertThat(StandingWords.words(planned(round))).isEqualTo("ready, no date");
   }
 
@@ -82,7 +82,7 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(calendar.onOrAfter(site.today()));
     String before = StandingWords.words(planned(round));
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
+      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
     assertThat(StandingWords.words(planned(round))).isEqualTo(before);
   }
@@ -105,7 +105,7 @@ class StandingWordsTest extends ApplicationTest {
   void aFailureToPublishIsLoudWhateverTheDate() {
     Round round = commission(null);
     toReady(round);
-    publishing.begin(site, articles.get(site, round.number()));
+    publishing.begin(site, articles.get(site, round.article().number()));
     publishing.failed(site, round, "The blog host does not answer.");
     assertThat(StandingWords.tone(planned(round))).isEqualTo("late");
   }
@@ -115,18 +115,18 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(site.today().plusWeeks(8));
     List<String> keys = new ArrayList<>();
     planned(round).steps().forEach(step -> keys.add(step.key()));
-    keys.forEach(key -> edits.tick(site, round.number(), key, true));
+    keys.forEach(key -> edits.tick(site, round.article().number(), key, true));
     assertThat(planned(round).steps())
         .allSatisfy(s -> assertThat(s.doneBy()).isEqualTo("Una Berg"));
-    edits.tick(site, round.number(), keys.get(0), true);
-    edits.tick(site, round.number(), keys.get(0), false);
-    edits.tick(site, round.number(), keys.get(0), false);
+    edits.tick(site, round.article().number(), keys.get(0), true);
+    edits.tick(site, round.article().number(), keys.get(0), false);
+    edits.tick(site, round.article().number(), keys.get(0), false);
     assertThat(planned(round).steps()).filteredOn(s -> s.doneOn() == null).hasSize(1);
   }
 
   @Test
   void stepsNameWhatTheyWaitFor() {
-    ArticlePage page = articles.page(site, commission(null).number(), null);
+    ArticlePage page = articles.page(site, commission(null).article().number(), null);
     assertThat(page.waitsFor(page.planned().steps().get(0))).isEmpty();
     StepRow proof = page.planned().steps().get(4);
     assertThat(page.waitsFor(proof)).isEqualTo("Make pictures, Edit");
@@ -138,13 +138,15 @@ class StandingWordsTest extends ApplicationTest {
   }
 
   private void toReady(Round round) {
-    planned(round).steps().forEach(step -> edits.tick(site, round.number(), step.key(), true));
+    planned(round)
+        .steps()
+        .forEach(step -> edits.tick(site, round.article().number(), step.key(), true));
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
+      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
   }
 
   private PlannedRound planned(Round round) {
-    return articles.page(site, round.number(), null).planned();
+    return articles.page(site, round.article().number(), null).planned();
   }
 }

@@ -54,7 +54,9 @@ class DeskServiceTest extends ApplicationTest {
     assertThat(desk.today()).extracting(DeskStep::due).isSorted();
     assertThat(desk.today()).allSatisfy(s -> assertThat(s.due()).isBeforeOrEqualTo(owner.today()));
     assertThat(desk.late()).isPositive();
-    assertThat(desk.next()).extracting(s -> s.round().number()).containsOnly(next.number());
+    assertThat(desk.next())
+        .extracting(s -> s.round().article().number())
+        .containsOnly(next.article().number());
     double canStart =
         desk.today().stream().filter(DeskStep::canStart).mapToDouble(DeskStep::hours).sum();
     assertThat(desk.hours()).isEqualTo(canStart);
@@ -67,10 +69,10 @@ class DeskServiceTest extends ApplicationTest {
     DeskStep draft = draftStep();
     assertThat(draft.canStart()).isFalse();
     assertThat(draft.waitsFor()).isNotBlank();
-    articles.page(owner, round.number(), null).planned().steps().stream()
+    articles.page(owner, round.article().number(), null).planned().steps().stream()
         .filter(s -> s.role() != StepRole.WRITER)
         .filter(s -> draft.waitsFor().contains(s.name()))
-        .forEach(s -> edits.tick(owner, round.number(), s.key(), true));
+        .forEach(s -> edits.tick(owner, round.article().number(), s.key(), true));
     assertThat(draftStep().canStart()).isTrue();
   }
 
@@ -87,14 +89,14 @@ class DeskServiceTest extends ApplicationTest {
     pitches.pitch(writer, "Why eels turn");
     assertThat(whats(owner)).containsExactly("Commission");
     assertThat(whats(writer)).isEmpty();
-    edits.move(owner, round.number(), Stage.EDITING, Stage.COMMISSIONED, true);
+    edits.move(owner, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, true);
     assertThat(whats(editor)).containsExactly("Review");
-    edits.move(owner, round.number(), Stage.READY, Stage.EDITING, true);
+    edits.move(owner, round.article().number(), Stage.READY, Stage.EDITING, true);
     assertThat(whats(editor)).isEmpty();
-    drafts.save(owner, articles.get(owner, round.number()), "Words.", 0);
+    drafts.save(owner, articles.get(owner, round.article().number()), "Words.", 0);
     BLOG.set(Line.DOWN);
     try {
-      publishing.publish(editor, round.number());
+      publishing.publish(editor, round.article().number());
     } finally {
       BLOG.set(Line.WORKS);
     }
@@ -112,9 +114,11 @@ class DeskServiceTest extends ApplicationTest {
   void whereILeftOffIsMineAndTheNewsIsTheOthers() {
     Round first = commission(null);
     Round second = commission(null);
-    edits.move(writer, first.number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
-    edits.rename(editor, second.number(), "Elvers", second.version());
-    assertThat(desk(writer).leftOff()).extracting(Round::number).containsExactly(first.number());
+    edits.move(writer, first.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    edits.rename(editor, second.article().number(), "Elvers", second.article().version());
+    assertThat(desk(writer).leftOff())
+        .extracting(round -> round.article().number())
+        .containsExactly(first.article().number());
     assertThat(desk(writer).news()).extracting(Entry::sentence).anyMatch(s -> s.contains("Elvers"));
     assertThat(desk(editor).news()).noneMatch(e -> e.sentence().contains("Elvers"));
     assertThat(desk(editor).news()).anyMatch(e -> e.sentence().contains("Briefed"));

@@ -45,7 +45,7 @@ class UndoServiceTest extends ApplicationTest {
     site = emptySite();
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     Commission eels = new Commission("Eels", type, null, Map.of(), site.today().plusWeeks(9));
-    number = articles.commission(site, eels).number();
+    number = articles.commission(site, eels).article().number();
   }
 
   @ParameterizedTest
@@ -74,7 +74,7 @@ class UndoServiceTest extends ApplicationTest {
   private void change(Random random) {
     Round now = articles.get(site, number);
     switch (random.nextInt(7)) {
-      case 0 -> edits.rename(site, number, "Eels " + random.nextInt(100), now.version());
+      case 0 -> edits.rename(site, number, "Eels " + random.nextInt(100), now.article().version());
       case 1 -> {
         LocalDate to = site.today().plusDays(40 + random.nextInt(60));
         edits.setPublishDate(site, number, now.publishDate(), to, true);
@@ -84,8 +84,8 @@ class UndoServiceTest extends ApplicationTest {
         edits.move(site, number, to, now.stage(), true);
       }
       case 3 -> {
-        Long to = now.writerId() == null ? site.personId() : null;
-        edits.setPerson(site, number, StepRole.WRITER, now.writerId(), to);
+        Long to = now.article().writerId() == null ? site.personId() : null;
+        edits.setPerson(site, number, StepRole.WRITER, now.article().writerId(), to);
       }
       case 4 -> edits.tick(site, number, "brief", random.nextBoolean());
       case 5 -> edits.archive(site, number, !now.isArchived());
@@ -104,7 +104,7 @@ class UndoServiceTest extends ApplicationTest {
     return r.title()
         + r.publishDate()
         + r.stage()
-        + r.writerId()
+        + r.article().writerId()
         + r.isArchived()
         + r.typeName()
         + steps;
@@ -128,11 +128,11 @@ class UndoServiceTest extends ApplicationTest {
 
   @Test
   void somethingNewerOnTheSameValueStandsInTheWayAndOnAnotherDoesNot() {
-    edits.rename(site, number, "First", articles.get(site, number).version());
+    edits.rename(site, number, "First", articles.get(site, number).article().version());
     long first = latestFree();
     edits.archive(site, number, true);
     edits.archive(site, number, false);
-    edits.rename(site, number, "Second", articles.get(site, number).version());
+    edits.rename(site, number, "Second", articles.get(site, number).article().version());
     assertThatThrownBy(() -> undo.undo(site, first))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("“Second”")
@@ -146,7 +146,7 @@ class UndoServiceTest extends ApplicationTest {
   @Test
   void theKeyTakesBackThePersonsOwnLatestChangeAndNobodyElses() {
     SiteContext editor = join(site.site(), "Edda Noor", Role.EDITOR);
-    edits.rename(site, number, "Mine", articles.get(site, number).version());
+    edits.rename(site, number, "Mine", articles.get(site, number).article().version());
     assertThatThrownBy(() -> undo.undoLatest(editor)).isInstanceOf(RefusedException.class);
     edits.move(editor, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
     assertThat(undo.undoLatest(site)).contains("renamed to “Mine”");
@@ -194,7 +194,7 @@ class UndoServiceTest extends ApplicationTest {
 
   @Test
   void everyEntrySaysWhoWhatBeforeAndAfter() {
-    edits.rename(site, number, "Elvers", articles.get(site, number).version());
+    edits.rename(site, number, "Elvers", articles.get(site, number).article().version());
     Entry entry = history.entries(site, Asked.of(Thing.ARTICLE, number), 0, 1).get(0);
     assertThat(entry.person()).isEqualTo("Una Berg");
     assertThat(entry.changes())

@@ -114,10 +114,10 @@ class ImportUndoTest extends ApplicationTest {
     assertThatThrownBy(() -> undo.undo(site, entry))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining(round.reference());
-    edits.archive(site, round.number(), true);
+    edits.archive(site, round.article().number(), true);
     undo.undo(site, entry);
     assertThat(keywords()).isEmpty();
-    assertThat(articles.get(site, round.number()).title()).isEqualTo("Rye");
+    assertThat(articles.get(site, round.article().number()).title()).isEqualTo("Rye");
   }
 
   private void bring(String file) {

@@ -127,6 +127,7 @@ class CoverageTest extends ApplicationTest {
     assertThat(
             articles
                 .commission(other, new Commission("Sly", type, group.row().id(), Map.of(), null))
+                .article()
                 .groupId())
         .isNull();
   }

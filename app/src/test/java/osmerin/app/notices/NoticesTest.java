@@ -137,7 +137,10 @@ class NoticesTest extends ApplicationTest {
     long type = types.list(owner.siteId(), Kind.NEW).get(0).id();
     Map<StepRole, Long> people =
         Map.of(StepRole.WRITER, writer.personId(), StepRole.EDITOR, owner.personId());
-    return articles.commission(owner, new Commission("Eels", type, null, people, null)).number();
+    return articles
+        .commission(owner, new Commission("Eels", type, null, people, null))
+        .article()
+        .number();
   }
 
   private List<String> texts(SiteContext of) {

@@ -112,7 +112,7 @@ class FormsTest extends ApplicationTest {
     send(article + "/publish")
         .andExpect(status().isUnprocessableEntity())
         .andExpect(content().string(containsString("has no draft yet")));
-    Round after = articles.get(site, round.number());
+    Round after = articles.get(site, round.article().number());
     assertThat(after).isEqualTo(round);
   }
 

@@ -64,12 +64,12 @@ class HourJobTest extends ApplicationTest {
   @Test
   void anHourNeedsADayToComeAndIsTakenBackLikeAnythingElse() {
     publishing.setHour(site, 1, null, EARLY);
-    assertThat(round().publishHour()).isEqualTo(EARLY);
+    assertThat(round().publication().hour()).isEqualTo(EARLY);
     assertThatThrownBy(() -> publishing.setHour(site, 1, null, LocalTime.of(9, 0)))
         .isInstanceOfSatisfying(
             ConflictException.class, c -> assertThat(c.theirs()).isEqualTo("00:00"));
     undo.undoLatest(site);
-    assertThat(round().publishHour()).isNull();
+    assertThat(round().publication().hour()).isNull();
     edits.setPublishDate(site, 1, day, site.today().minusDays(3), true);
     assertThatThrownBy(() -> publishing.setHour(site, 1, null, EARLY))
         .isInstanceOf(RefusedException.class)
@@ -108,7 +108,7 @@ class HourJobTest extends ApplicationTest {
     BLOG.set(Line.DOWN);
     publishing.setHour(site, 1, null, EARLY);
     passWeeks(9, 1);
-    await().until(() -> round().failure() != null);
+    await().until(() -> round().publication().failure() != null);
     assertThat(round().stage()).isEqualTo(Stage.READY);
     assertThat(isDue()).isFalse();
     BLOG.set(Line.WORKS);
@@ -131,13 +131,13 @@ class HourJobTest extends ApplicationTest {
             () -> publishing.wasPublishedElsewhere(site, 1, ADDRESS, site.today().plusDays(1)))
         .hasMessageContaining("yet to come");
     publishing.wasPublishedElsewhere(site, 1, ADDRESS, before);
-    assertThat(round().liveAddress()).isEqualTo(ADDRESS);
-    assertThat(round().liveSimulated()).isFalse();
-    assertThat(round().liveOn()).isEqualTo(before);
+    assertThat(round().article().liveAddress()).isEqualTo(ADDRESS);
+    assertThat(round().article().liveSimulated()).isFalse();
+    assertThat(round().publication().liveOn()).isEqualTo(before);
     assertThatThrownBy(() -> publishing.wasPublishedElsewhere(site, 1, ADDRESS, before))
         .hasMessageContaining("live already");
     publishing.setLiveAddress(site, 1, ADDRESS + "-moved");
-    assertThat(round().liveAddress()).isEqualTo(ADDRESS + "-moved");
+    assertThat(round().article().liveAddress()).isEqualTo(ADDRESS + "-moved");
   }
 
   private Round round() {

@@ -50,14 +50,14 @@ class PublishServiceTest extends ApplicationTest {
   @Test
   void whatIsPublishedOpensAtItsAddressAndCounts() throws Exception {
     Round round = ready("# Of eels\n\nThey travel at night.\n\n<script>alert(1)</script>");
-    Outcome outcome = publishing.publish(site, round.number());
+    Outcome outcome = publishing.publish(site, round.article().number());
     assertThat(outcome).isInstanceOf(Outcome.Live.class);
     String page = page(((Outcome.Live) outcome).address());
     assertThat(page).contains("Of eels", "They travel at night.").doesNotContain("alert(1)");
     assertThat(page.split("Of eels</h1>")).hasSize(2);
-    Round live = articles.get(site, round.number());
+    Round live = articles.get(site, round.article().number());
     assertThat(live.stage()).isEqualTo(Stage.LIVE);
-    assertThat(live.liveSimulated()).isTrue();
+    assertThat(live.article().liveSimulated()).isTrue();
     assertThat(months.month(site, YearMonth.from(site.today())).newArticles().done()).isEqualTo(1);
   }
 
@@ -65,13 +65,14 @@ class PublishServiceTest extends ApplicationTest {
   void withTheHostDownTheArticleStaysReadyWithTheReason() {
     Round round = ready("# Text\n\nWords.");
     BLOG.set(Line.DOWN);
-    assertThat(publishing.publish(site, round.number())).isInstanceOf(Outcome.Failed.class);
-    Round still = articles.get(site, round.number());
+    assertThat(publishing.publish(site, round.article().number()))
+        .isInstanceOf(Outcome.Failed.class);
+    Round still = articles.get(site, round.article().number());
     assertThat(still.stage()).isEqualTo(Stage.READY);
-    assertThat(still.failure()).contains("does not answer");
+    assertThat(still.publication().failure()).contains("does not answer");
     BLOG.set(Line.WORKS);
-    assertThat(publishing.publish(site, round.number())).isInstanceOf(Outcome.Live.class);
-    assertThat(articles.get(site, round.number()).failure()).isNull();
+    assertThat(publishing.publish(site, round.article().number())).isInstanceOf(Outcome.Live.class);
+    assertThat(articles.get(site, round.article().number()).publication().failure()).isNull();
     assertThat(BLOG.count() - before).isEqualTo(1);
   }
 
@@ -79,47 +80,50 @@ class PublishServiceTest extends ApplicationTest {
   void aLineThatBreaksBeforeTheAnswerNeverLeadsToASecondArticle() {
     Round round = ready("# Text\n\nWords.");
     BLOG.set(Line.BREAKS_BEFORE_THE_ANSWER);
-    assertThat(publishing.publish(site, round.number())).isInstanceOf(Outcome.Failed.class);
-    assertThat(publishing.publish(site, round.number())).isInstanceOf(Outcome.Failed.class);
+    assertThat(publishing.publish(site, round.article().number()))
+        .isInstanceOf(Outcome.Failed.class);
+    assertThat(publishing.publish(site, round.article().number()))
+        .isInstanceOf(Outcome.Failed.class);
     assertThat(BLOG.count() - before).isEqualTo(1);
     BLOG.set(Line.WORKS);
-    assertThat(publishing.publish(site, round.number())).isInstanceOf(Outcome.Live.class);
+    assertThat(publishing.publish(site, round.article().number())).isInstanceOf(Outcome.Live.class);
     assertThat(BLOG.count() - before).isEqualTo(1);
   }
 
   @Test
   void whatIsNotReadyOrHasNoDraftIsRefused() {
     Round empty = commission();
-    assertThatThrownBy(() -> publishing.publish(site, empty.number()))
+    assertThatThrownBy(() -> publishing.publish(site, empty.article().number()))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("no draft");
     Round early = commission();
     drafts.save(site, early, "Words.", 0);
-    assertThatThrownBy(() -> publishing.publish(site, early.number()))
+    assertThatThrownBy(() -> publishing.publish(site, early.article().number()))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("not Ready");
     Round twice = ready("Words.");
-    publishing.publish(site, twice.number());
-    assertThatThrownBy(() -> publishing.publish(site, twice.number()))
+    publishing.publish(site, twice.article().number());
+    assertThatThrownBy(() -> publishing.publish(site, twice.article().number()))
         .hasMessageContaining("live already");
   }
 
   @Test
   void aRefreshUpdatesTheSameAddressAndBothRoundsStayReadable() throws Exception {
     Round first = ready("# Of eels\n\nFirst words.");
-    Outcome.Live live = (Outcome.Live) publishing.publish(site, first.number());
-    assertThatThrownBy(() -> refreshing.begin(site, commission().number(), depth(), null))
+    Outcome.Live live = (Outcome.Live) publishing.publish(site, first.article().number());
+    assertThatThrownBy(() -> refreshing.begin(site, commission().article().number(), depth(), null))
         .isInstanceOf(RefusedException.class);
-    Round second = refreshing.begin(site, first.number(), depth(), site.today().plusWeeks(3));
+    Round second =
+        refreshing.begin(site, first.article().number(), depth(), site.today().plusWeeks(3));
     assertThat(second.kind()).isEqualTo(Kind.REFRESH);
     assertThat(drafts.latest(second).orElseThrow().text()).contains("First words.");
     drafts.save(site, second, "# Of eels\n\nSecond words.", 1);
     toReady(second);
-    Outcome.Live again = (Outcome.Live) publishing.publish(site, second.number());
+    Outcome.Live again = (Outcome.Live) publishing.publish(site, second.article().number());
     assertThat(again.address()).isEqualTo(live.address());
     assertThat(page(live.address())).contains("Second words.").doesNotContain("First words.");
     assertThat(BLOG.count() - before).isEqualTo(1);
-    Round readable = articles.get(site, first.number(), 1);
+    Round readable = articles.get(site, first.article().number(), 1);
     assertThat(drafts.latest(readable).orElseThrow().text()).contains("First words.");
     assertThat(months.month(site, YearMonth.from(site.today())).refreshes().done()).isEqualTo(1);
     assertThat(months.month(site, YearMonth.from(site.today())).newArticles().done()).isEqualTo(1);
@@ -134,12 +138,12 @@ class PublishServiceTest extends ApplicationTest {
     Round round = commission();
     drafts.save(site, round, text, 0);
     toReady(round);
-    return articles.get(site, round.number());
+    return articles.get(site, round.article().number());
   }
 
   private void toReady(Round round) {
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.number(), at.next().orElseThrow(), at, true);
+      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
   }
 

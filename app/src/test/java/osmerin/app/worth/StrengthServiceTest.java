@@ -20,7 +20,7 @@ import osmerin.core.group.Demand;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.worth.Effort;
 
-class ReachServiceTest extends ApplicationTest {
+class StrengthServiceTest extends ApplicationTest {
   @Autowired private StrengthService siteStrength;
   @Autowired private UndoService undo;
   private SiteContext site;
