@@ -61,3 +61,9 @@ document.addEventListener("submit", (event) => {
 document.addEventListener("click", (event) => {
   if (event.target.closest("[data-print]")) window.print();
 });
+
+// data-own-zone: a list of time zones proposes the browser's.
+for (const list of document.querySelectorAll("select[data-own-zone]")) {
+  const own = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  if ([...list.options].some((option) => option.value === own)) list.value = own;
+}

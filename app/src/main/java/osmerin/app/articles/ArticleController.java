@@ -50,6 +50,8 @@ class ArticleController {
   private final ArticleService articles;
   private final ArticleTypeService types;
   private final ArticleEdits edits;
+  private final StageMoves stageMoves;
+  private final PublishDates publishDates;
   private final BulkEdits bulk;
   private final TeamService team;
   private final History history;
@@ -58,10 +60,14 @@ class ArticleController {
       ArticleService articles,
       ArticleTypeService types,
       ArticleEdits edits,
+      StageMoves stageMoves,
+      PublishDates publishDates,
       BulkEdits bulk,
       TeamService team,
       History history) {
     this.edits = edits;
+    this.stageMoves = stageMoves;
+    this.publishDates = publishDates;
     this.bulk = bulk;
     this.history = history;
     this.articles = articles;
@@ -178,7 +184,7 @@ class ArticleController {
       @RequestParam Stage seen,
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
-    Stage now = edits.move(site, number.number(), wanted, seen, anyway);
+    Stage now = stageMoves.move(site, number.number(), wanted, seen, anyway);
     Foot.say(to, number + " moved from " + seen.label() + " to " + now.label() + ".");
     return back(site, number);
   }
@@ -233,7 +239,7 @@ class ArticleController {
       RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
-    DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
+    DateChange change = publishDates.setPublishDate(site, number.number(), from, date, allTheSame);
     if (change instanceof DateChange.Refused impossible) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("impossible", impossible);

@@ -1,6 +1,5 @@
 package osmerin.app.articles;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,10 +10,8 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
-import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
@@ -23,12 +20,8 @@ import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
-import osmerin.core.article.Phase;
-import osmerin.core.article.Stage;
-import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.StepRole;
-import osmerin.core.text.Counted;
 
 /**
  * Changes of one article: each proves the right, refuses what somebody else was faster with, keeps
@@ -37,8 +30,6 @@ import osmerin.core.text.Counted;
 @Service
 public class ArticleEdits {
   static final String TITLE = "Title";
-  static final String PUBLISH_DATE = "Publish date";
-  static final String STAGE = "Stage";
   static final String ARCHIVED = "Archived";
   static final String STEP = "Step: ";
 
@@ -161,183 +152,6 @@ public class ArticleEdits {
 
   static String label(StepRole role) {
     return role.name().charAt(0) + role.name().substring(1).toLowerCase(Locale.ROOT);
-  }
-
-  /**
-   * Sets the publish date; what is not done moves with it.
-   *
-   * @param from the date the person saw, so that nobody's change is lost
-   * @param to null takes the date away
-   * @param allTheSame set it even when there is no time for the steps
-   */
-  @Transactional
-  public DateChange setPublishDate(
-      SiteContext context,
-      int number,
-      @Nullable LocalDate from,
-      @Nullable LocalDate to,
-      boolean allTheSame) {
-    context.require(Right.EDIT);
-    Round round = looking.get(context, number);
-    refuseIfLive(round);
-    if (to != null && !allTheSame) {
-      BackPlan plan = looking.planWith(context, round, to);
-      if (Impossible.is(plan)) {
-        return new DateChange.Refused(round, Impossible.of(plan, to));
-      }
-    }
-    if (!Objects.equals(round.publishDate(), from)) {
-      Map<String, String> now =
-          Map.of("from", round.publishDate() == null ? "" : round.publishDate().toString());
-      throw new ConflictException(
-          round.reference(),
-          PUBLISH_DATE,
-          words(round.publishDate()),
-          words(to),
-          who(context, number, PUBLISH_DATE),
-          now);
-    }
-    List<Change> changes = publishDate(context, round, to);
-    String sentence =
-        to == null
-            ? round.reference() + " has no date now."
-            : "%s moved to %s.".formatted(round.reference(), In.day(to));
-    history.note(context, Right.EDIT, sentence, changes);
-    return new DateChange.Done(round, from, to);
-  }
-
-  private static void refuseIfLive(Round round) {
-    if (round.isLive()) {
-      throw new RefusedException(
-          round.reference()
-              + " went live on "
-              + In.day(round.publication().liveOn())
-              + "; its date stays.");
-    }
-  }
-
-  /** Without an entry of its own; none when nothing changes. */
-  List<Change> publishDate(SiteContext context, Round round, @Nullable LocalDate to) {
-    refuseIfLive(round);
-    LocalDate before = round.publishDate();
-    if (Objects.equals(before, to)) {
-      return List.of();
-    }
-    if (articles.setPublishDate(round.id(), before, to) == 0) {
-      throw new RefusedException("Somebody just set the date of " + round.reference() + ".");
-    }
-    notices.dateMoved(context, round, to);
-    return List.of(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            PUBLISH_DATE,
-            words(before),
-            words(to),
-            before,
-            to));
-  }
-
-  static String words(@Nullable LocalDate date) {
-    return date == null ? "no date" : In.dayAndYear(date);
-  }
-
-  /**
-   * Moves an article to another stage of the work. Going live is publishing, not a move; only
-   * editors say that something is Ready, or undo that.
-   *
-   * @param seen the stage the person saw
-   * @param anyway move it though steps are to be done that the stage takes for done
-   * @throws AskException when there are such steps and it is not to be moved anyway
-   */
-  @Transactional
-  public Stage move(SiteContext context, int number, Stage to, Stage seen, boolean anyway) {
-    Round round = looking.get(context, number);
-    requireWork(context, round);
-    if (round.stage() != seen) {
-      Map<String, String> now = Map.of("seen", round.stage().name());
-      throw new ConflictException(
-          round.reference(),
-          STAGE,
-          round.stage().label(),
-          to.label(),
-          who(context, number, STAGE),
-          now);
-    }
-    if (!anyway && to != seen) {
-      askOfOpenSteps(context, to, List.of(round));
-    }
-    List<Change> changes = stage(context, round, to);
-    history.note(
-        context,
-        Right.WORK,
-        "%s moved from %s to %s.".formatted(round.reference(), seen.label(), to.label()),
-        changes);
-    return to;
-  }
-
-  /** A stage in which nothing is left to do asks for the steps that are; once for all articles. */
-  void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
-    if (to.phase() != Phase.SET) {
-      return;
-    }
-    List<PlannedRound> open =
-        looking.planned(context, rounds).stream()
-            .filter(planned -> planned.round().stage() != to && planned.plan().isOpen())
-            .toList();
-    if (open.size() == 1) {
-      Round one = open.get(0).round();
-      throw new AskException(
-          "%s still has steps to do. It counts as in hand until they are done."
-              .formatted(one.reference()),
-          open.get(0).openSteps(),
-          "Move to " + to.label() + " anyway");
-    }
-    if (!open.isEmpty()) {
-      throw new AskException(
-          "%s still have steps to do. They count as in hand until those are done."
-              .formatted(Counted.of(open.size(), "article")),
-          open.stream()
-              .map(p -> p.round().reference() + ": " + String.join(", ", p.openSteps()))
-              .toList(),
-          "Move to " + to.label() + " anyway");
-    }
-  }
-
-  /** Without an entry of its own; none when nothing changes. */
-  List<Change> stage(SiteContext context, Round round, Stage to) {
-    if (!Stage.IN_WORK.contains(to) || !Stage.IN_WORK.contains(round.stage())) {
-      throw new RefusedException(
-          "%s is %s. Publishing takes an article live, and only a refresh takes it on from there."
-              .formatted(round.reference(), round.stage().label()));
-    }
-    if (to == Stage.READY || round.stage() == Stage.READY) {
-      context.require(Right.EDIT);
-    }
-    if (to == round.stage()) {
-      return List.of();
-    }
-    if (articles.setStage(round.id(), round.stage(), to) == 0) {
-      throw new RefusedException("Somebody just moved " + round.reference() + ".");
-    }
-    articles.insertMove(round.id(), round.stage(), to, context.personId());
-    notices.handedOver(context, round, to);
-    return List.of(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            STAGE,
-            round.stage().label(),
-            to.label(),
-            round.stage(),
-            to));
-  }
-
-  /** Writes down that a round went live; without an entry of its own. */
-  public Change wentLive(SiteContext context, Round round) {
-    articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
-    return Change.lasting(
-        Thing.ARTICLE, round.article().number(), STAGE, Stage.READY.label(), Stage.LIVE.label());
   }
 
   /**

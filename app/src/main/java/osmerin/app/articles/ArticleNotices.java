@@ -45,8 +45,8 @@ class ArticleNotices {
             .formatted(
                 round.reference(),
                 round.title(),
-                ArticleEdits.words(round.publishDate()),
-                ArticleEdits.words(to));
+                PublishDates.words(round.publishDate()),
+                PublishDates.words(to));
     List<@Nullable Long> whom = new ArrayList<>();
     whom.add(round.article().editorId());
     whom.add(round.article().writerId());

@@ -14,7 +14,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
 
-/** Takes back what {@link ArticleEdits} did. */
+/** Takes back what {@link ArticleEdits}, {@link PublishDates} and {@link StageMoves} did. */
 @Component
 class ArticleReversal implements Reversal {
   private final ArticleMapper articles;
@@ -60,9 +60,9 @@ class ArticleReversal implements Reversal {
           round.title().equals(change.to())
               && articles.rename(round.article().id(), change.from(), round.article().version())
                   == 1;
-      case ArticleEdits.PUBLISH_DATE ->
+      case PublishDates.PUBLISH_DATE ->
           articles.setPublishDate(round.id(), date(change.to()), date(change.from())) == 1;
-      case ArticleEdits.STAGE -> putStage(context, round, change);
+      case StageMoves.STAGE -> putStage(context, round, change);
       case ArticleEdits.ARCHIVED ->
           articles.archive(round.article().id(), change.from() != null) == 1;
       case "Type" -> putType(round, change);

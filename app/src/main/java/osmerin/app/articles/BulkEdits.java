@@ -52,6 +52,8 @@ public class BulkEdits {
 
   private final ArticleService looking;
   private final ArticleEdits edits;
+  private final StageMoves stageMoves;
+  private final PublishDates publishDates;
   private final ArticleTypeService types;
   private final TeamService team;
   private final History history;
@@ -59,11 +61,15 @@ public class BulkEdits {
   BulkEdits(
       ArticleService looking,
       ArticleEdits edits,
+      StageMoves stageMoves,
+      PublishDates publishDates,
       ArticleTypeService types,
       TeamService team,
       History history) {
     this.looking = looking;
     this.edits = edits;
+    this.stageMoves = stageMoves;
+    this.publishDates = publishDates;
     this.types = types;
     this.team = team;
     this.history = history;
@@ -101,7 +107,7 @@ public class BulkEdits {
     int changed = 0;
     List<Round> rounds = looking.byNumbers(context, numbers);
     if (what == What.STAGE && !anyway) {
-      edits.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
+      stageMoves.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
     }
     for (Round round : rounds) {
       try {
@@ -121,7 +127,7 @@ public class BulkEdits {
     return switch (what) {
       case STAGE -> {
         Stage to = stage(value);
-        yield round -> edits.stage(context, round, to);
+        yield round -> stageMoves.stage(context, round, to);
       }
       case STRATEGIST, EDITOR, WRITER -> {
         Long person = value.isEmpty() ? null : Long.valueOf(number(value));
@@ -148,7 +154,7 @@ public class BulkEdits {
     if (round.publishDate() == null) {
       throw new RefusedException(round.reference() + " has no date to move.");
     }
-    return edits.publishDate(context, round, round.publishDate().plusDays(days));
+    return publishDates.publishDate(context, round, round.publishDate().plusDays(days));
   }
 
   private List<Change> type(SiteContext context, Round round, int typeId) {

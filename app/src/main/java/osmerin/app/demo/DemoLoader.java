@@ -26,6 +26,7 @@ import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
@@ -84,6 +85,7 @@ public class DemoLoader implements ApplicationRunner {
   private final LiveMatching matching;
   private final ArticleService articles;
   private final ArticleEdits edits;
+  private final StageMoves stageMoves;
   private final BriefService briefs;
   private final EvidenceService evidence;
   private final DraftService drafts;
@@ -107,6 +109,7 @@ public class DemoLoader implements ApplicationRunner {
       LiveMatching matching,
       ArticleService articles,
       ArticleEdits edits,
+      StageMoves stageMoves,
       BriefService briefs,
       EvidenceService evidence,
       DraftService drafts,
@@ -128,6 +131,7 @@ public class DemoLoader implements ApplicationRunner {
     this.matching = matching;
     this.articles = articles;
     this.edits = edits;
+    this.stageMoves = stageMoves;
     this.briefs = briefs;
     this.evidence = evidence;
     this.drafts = drafts;
@@ -329,7 +333,8 @@ public class DemoLoader implements ApplicationRunner {
 
     private void stage(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(as("Tamsin Okoro"), round.article().number(), at.next().orElseThrow(), at, true);
+        stageMoves.move(
+            as("Tamsin Okoro"), round.article().number(), at.next().orElseThrow(), at, true);
       }
     }
 

@@ -17,6 +17,7 @@ import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.pitches.PitchService;
@@ -47,6 +48,7 @@ class SecondDemoSite {
   private final ImportService imports;
   private final ArticleService articles;
   private final ArticleEdits edits;
+  private final StageMoves stageMoves;
   private final DraftService drafts;
   private final PublishService publishing;
   private final PitchService pitches;
@@ -60,6 +62,7 @@ class SecondDemoSite {
       ImportService imports,
       ArticleService articles,
       ArticleEdits edits,
+      StageMoves stageMoves,
       DraftService drafts,
       PublishService publishing,
       PitchService pitches,
@@ -71,6 +74,7 @@ class SecondDemoSite {
     this.imports = imports;
     this.articles = articles;
     this.edits = edits;
+    this.stageMoves = stageMoves;
     this.drafts = drafts;
     this.publishing = publishing;
     this.pitches = pitches;
@@ -177,7 +181,7 @@ class SecondDemoSite {
 
     private void move(Round round, Stage to) {
       for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-        edits.move(
+        stageMoves.move(
             as(WRITES, Role.EDITOR), round.article().number(), at.next().orElseThrow(), at, true);
       }
     }

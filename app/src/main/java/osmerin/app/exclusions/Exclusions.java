@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.exclusions.ExclusionMapper.Candidate;
 import osmerin.app.exclusions.ExclusionMapper.ExclusionRow;
-import osmerin.app.grouping.GroupEdits;
+import osmerin.app.grouping.HandEdits;
 import osmerin.app.grouping.PlaceRow;
 import osmerin.app.grouping.Placing;
 import osmerin.app.grouping.Rearranging.Place;
@@ -43,7 +43,7 @@ public class Exclusions implements Reversal {
   private static final String ENTRY = "Exclude list";
 
   private final ExclusionMapper exclusions;
-  private final GroupEdits edits;
+  private final HandEdits edits;
   private final Placing placing;
   private final CopyIn copy;
   private final History history;
@@ -51,7 +51,7 @@ public class Exclusions implements Reversal {
 
   Exclusions(
       ExclusionMapper exclusions,
-      GroupEdits edits,
+      HandEdits edits,
       Placing placing,
       CopyIn copy,
       History history,
@@ -165,8 +165,8 @@ public class Exclusions implements Reversal {
                 ENTRY,
                 added ? null : text,
                 added ? text : null,
-                GroupEdits.BEFORE,
-                GroupEdits.AFTER)));
+                HandEdits.BEFORE,
+                HandEdits.AFTER)));
   }
 
   /**
@@ -235,7 +235,7 @@ public class Exclusions implements Reversal {
   @Override
   public void reverse(SiteContext context, String key, List<Change> changes) {
     long edit = Long.parseLong(key);
-    boolean back = GroupEdits.BEFORE.equals(changes.get(0).from());
+    boolean back = HandEdits.BEFORE.equals(changes.get(0).from());
     // Taking back an addition takes off the list; taking back a removal puts onto it.
     if (!put(context, edit, true, !back) || !put(context, edit, false, back)) {
       throw new RefusedException("The exclude list has changed since; look at it.");

@@ -48,7 +48,7 @@ public class FullRunService {
   private final SiteKeywords siteKeywords;
   private final GroupService groupService;
   private final HandEditMapper edits;
-  private final GroupEdits handEdits;
+  private final HandEdits handEdits;
   private final GroupingChoice choice;
   private final GroupStore store;
   private final ArticleService articles;
@@ -64,7 +64,7 @@ public class FullRunService {
       SiteKeywords siteKeywords,
       GroupService groupService,
       HandEditMapper edits,
-      GroupEdits handEdits,
+      HandEdits handEdits,
       GroupingChoice choice,
       GroupStore store,
       ArticleService articles,
@@ -294,7 +294,7 @@ public class FullRunService {
             Right.IMPORT,
             "All keywords were regrouped: %s moved."
                 .formatted(Counted.of(changing.size(), "keyword")),
-            GroupEdits.kept(edit));
+            HandEdits.kept(edit));
       }
     }
   }

@@ -25,8 +25,6 @@ import osmerin.app.research.KnownKeyword;
 import osmerin.app.topics.TopicRow;
 import osmerin.app.topics.TopicService;
 import osmerin.core.group.KeywordGroup;
-import osmerin.core.group.Membership;
-import osmerin.core.group.Membership.Neighbour;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.topic.Topic;
 import osmerin.core.topic.Topics;
@@ -34,15 +32,6 @@ import osmerin.core.topic.Topics;
 /** Stores groups, the topics they gather into, and which keyword is where and why. */
 @Component
 public class GroupStore {
-  /** The columns that say where a keyword belongs and why. */
-  public static final String COLUMNS =
-      "group_id, basis, shared_with_primary, nearest, nearest_shared, shared_words, near_primary,"
-          + " nearest_near";
-
-  /** In the order of {@link #COLUMNS}: a keyword that waits for a group. */
-  public static final List<@Nullable Object> WAITING =
-      fields(null, null, 0, List.of(), List.of(), List.of(), null, List.of());
-
   private final GroupStoreMapper store;
   private final GroupService groupService;
   private final TopicService topicService;
@@ -54,31 +43,6 @@ public class GroupStore {
     this.groupService = groupService;
     this.topicService = topicService;
     this.copy = copy;
-  }
-
-  /** A keyword in its group. */
-  public record Placed(long keywordId, long groupId, Membership membership) {
-    /** To hundredths, so that what differs in the last places only is not stored again. */
-    private static @Nullable Double rounded(@Nullable Double near) {
-      return near == null ? null : Math.round(near * 100) / 100.0;
-    }
-
-    /** In the order of {@link #COLUMNS}. */
-    public List<@Nullable Object> fields() {
-      return CopyIn.fields(
-          groupId,
-          membership.basis(),
-          membership.sharedWithPrimary(),
-          membership.nearest().stream().map(n -> n.keyword().text()).toList(),
-          membership.nearest().stream().map(Neighbour::sharedPages).toList(),
-          membership.sharedWords().stream().sorted().toList(),
-          rounded(membership.nearToPrimary()),
-          membership.nearest().stream()
-              .map(Neighbour::nearness)
-              .filter(near -> near != null)
-              .map(Placed::rounded)
-              .toList());
-    }
   }
 
   /**
@@ -176,7 +140,7 @@ public class GroupStore {
   public void storeMemberships(Collection<Placed> placed, Map<Long, Place> decided) {
     store.createMemberships();
     copy.rows(
-        "membership (keyword_id, pinned, excluded, " + COLUMNS + ")",
+        "membership (keyword_id, pinned, excluded, " + Placed.COLUMNS + ")",
         placed,
         p -> {
           Place place = decided.get(p.keywordId());

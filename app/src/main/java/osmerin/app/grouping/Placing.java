@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import osmerin.app.grouping.GroupStore.Placed;
 import osmerin.app.grouping.Rearranging.Place;
 import osmerin.app.history.Change;
 import osmerin.app.research.KnownKeyword;
@@ -26,14 +25,14 @@ public class Placing {
   private final Regrouping regrouping;
   private final GroupStore store;
   private final Rearranging rearranging;
-  private final GroupEdits edits;
+  private final HandEdits edits;
 
   Placing(
       SiteKeywords siteKeywords,
       Regrouping regrouping,
       GroupStore store,
       Rearranging rearranging,
-      GroupEdits edits) {
+      HandEdits edits) {
     this.siteKeywords = siteKeywords;
     this.regrouping = regrouping;
     this.store = store;
@@ -71,7 +70,7 @@ public class Placing {
         placed.values().stream().filter(p -> entered.contains(p.groupId())).toList());
     long edit = edits.keep(context, waiting, wanted);
     long found = wanted.values().stream().filter(p -> p.groupId() != null).count();
-    return new Outcome(GroupEdits.kept(edit), found);
+    return new Outcome(HandEdits.kept(edit), found);
   }
 
   private static KnownKeyword freed(KnownKeyword keyword) {

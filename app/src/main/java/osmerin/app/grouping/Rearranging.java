@@ -15,7 +15,6 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import osmerin.app.grouping.GroupStore.Placed;
 import osmerin.app.groups.GroupService;
 import osmerin.app.groups.GroupState;
 import osmerin.app.groups.GroupingChoice;

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
-import osmerin.app.grouping.GroupStore.Placed;
 import osmerin.app.groups.GroupingChoice;
 import osmerin.app.meaning.Meanings;
 import osmerin.app.research.KnownKeyword;

@@ -46,6 +46,8 @@ interface GroupMapper {
   List<GroupFigures> figures(
       @Param("siteId") long siteId, @Param("topicId") @Nullable Long topicId);
 
+  boolean hasKeywords(@Param("siteId") long siteId);
+
   long countKeywords(@Param("siteId") long siteId);
 
   long countWaiting(@Param("siteId") long siteId);

@@ -199,6 +199,11 @@ public class GroupService {
     return groups.namesLike(context.siteId(), ArticleFilter.pattern(words.strip()), limit);
   }
 
+  /** Whether anything was imported yet. */
+  public boolean hasKeywords(SiteContext context) {
+    return groups.hasKeywords(context.siteId());
+  }
+
   /** How many groups, keywords and groups without a topic there are. */
   public Counts counts(SiteContext context) {
     long siteId = context.siteId();

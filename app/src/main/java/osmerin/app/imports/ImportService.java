@@ -16,8 +16,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.exclusions.Exclusions;
 import osmerin.app.grouping.GroupStore;
-import osmerin.app.grouping.GroupStore.Placed;
 import osmerin.app.grouping.GroupsChanged;
+import osmerin.app.grouping.Placed;
 import osmerin.app.grouping.Regrouping;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
@@ -119,12 +119,52 @@ public class ImportService {
     return importRows(context, name, new KeywordFile(content).read(), Progress.UNWATCHED);
   }
 
+  /** Reads, compares, stores, places, reports: one way, in one transaction. */
   private long importRows(SiteContext context, String name, KeywordRows rows, Progress progress) {
     context.require(Right.IMPORT);
     siteKeywords.lock(context.siteId());
     progress.at("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
     Map<String, KnownKeyword> known = known(context.siteId());
-    LanguageGuess guess = guess(context.siteId(), known.values(), rows.keywords());
+    Compared compared = compare(context.siteId(), rows, known);
+    ImportReport report = compared.report(rows);
+    boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
+    long importId =
+        imports.insertImport(context.siteId(), context.personId(), name, report, withPages);
+    written.problems(importId, rows.problems());
+    written.before(importId, compared.met());
+    written.changed(importId, compared.changed());
+    compared.added().forEach(k -> known.put(k.keyword().normal(), k));
+    compared.changed().forEach(k -> known.put(k.keyword().normal(), k));
+    place(context, importId, known, compared, progress);
+    written.own(importId, rows.own(), known);
+    progress.at("Folding close variants");
+    folding.fold(context.siteId(), known.values());
+    progress.at("Matching live articles");
+    events.publishEvent(new GroupsChanged(context));
+    note(context, importId, name, report);
+    return importId;
+  }
+
+  /**
+   * What a file brings to the keywords that are known.
+   *
+   * @param met ids of those that it names again
+   */
+  private record Compared(List<KnownKeyword> added, List<KnownKeyword> changed, List<Long> met) {
+    ImportReport report(KeywordRows rows) {
+      return new ImportReport(
+          rows.rows(),
+          added.size(),
+          changed.size(),
+          rows.keywords().size() - added.size() - changed.size(),
+          rows.repeated(),
+          (int) rows.rejected(),
+          (int) added.stream().filter(k -> k.byHand().excluded()).count());
+    }
+  }
+
+  private Compared compare(long siteId, KeywordRows rows, Map<String, KnownKeyword> known) {
+    LanguageGuess guess = guess(siteId, known.values(), rows.keywords());
     List<Keyword> fresh = new ArrayList<>();
     List<KnownKeyword> changed = new ArrayList<>();
     List<Long> met = new ArrayList<>();
@@ -140,46 +180,35 @@ public class ImportService {
         }
       }
     }
-    List<KnownKeyword> added = withIds(fresh, exclusions.current(context.siteId()));
-    ImportReport report =
-        new ImportReport(
-            rows.rows(),
-            added.size(),
-            changed.size(),
-            rows.keywords().size() - added.size() - changed.size(),
-            rows.repeated(),
-            (int) rows.rejected(),
-            (int) added.stream().filter(k -> k.byHand().excluded()).count());
-    boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
-    long importId =
-        imports.insertImport(context.siteId(), context.personId(), name, report, withPages);
-    written.problems(importId, rows.problems());
-    written.before(importId, met);
-    written.changed(importId, changed);
-    added.forEach(k -> known.put(k.keyword().normal(), k));
-    changed.forEach(k -> known.put(k.keyword().normal(), k));
+    return new Compared(withIds(fresh, exclusions.current(siteId)), changed, met);
+  }
+
+  private void place(
+      SiteContext context,
+      long importId,
+      Map<String, KnownKeyword> known,
+      Compared compared,
+      Progress progress) {
     progress.at("Grouping " + Counted.of(known.size(), "keyword"));
     regrouping.place(
         context.siteId(),
         known.values(),
         progress,
         placed -> {
-          progress.at("Storing " + Counted.of(added.size(), "keyword"));
-          written.added(context.siteId(), importId, added, placed);
-          store.storeMemberships(touched(known.values(), placed, added, changed));
+          progress.at("Storing " + Counted.of(compared.added().size(), "keyword"));
+          written.added(context.siteId(), importId, compared.added(), placed);
+          store.storeMemberships(
+              touched(known.values(), placed, compared.added(), compared.changed()));
         });
-    written.own(importId, rows.own(), known);
-    progress.at("Folding close variants");
-    folding.fold(context.siteId(), known.values());
-    progress.at("Matching live articles");
-    events.publishEvent(new GroupsChanged(context));
+  }
+
+  private void note(SiteContext context, long importId, String name, ImportReport report) {
     history.note(
         context,
         Right.IMPORT,
         "%s was imported: %s new, %s changed."
-            .formatted(name, Counted.of(added.size(), "keyword"), changed.size()),
+            .formatted(name, Counted.of(report.added(), "keyword"), report.changed()),
         Change.of(Thing.IMPORT, importId, ImportUndo.IMPORT, null, "imported"));
-    return importId;
   }
 
   /** Those stored before whose group has a member that is new or changed. */

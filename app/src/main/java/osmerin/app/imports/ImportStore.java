@@ -7,8 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import osmerin.app.grouping.GroupStore;
-import osmerin.app.grouping.GroupStore.Placed;
+import osmerin.app.grouping.Placed;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.research.KnownKeyword;
 import osmerin.core.keyword.Keyword;
@@ -61,7 +60,7 @@ class ImportStore {
         "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
             + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded,"
             + " language, "
-            + GroupStore.COLUMNS
+            + Placed.COLUMNS
             + ")",
         added,
         k -> {
@@ -76,7 +75,7 @@ class ImportStore {
                   k.byHand().excluded(),
                   k.keyword().language().tag()));
           Placed place = placed.get(k.id());
-          fields.addAll(place == null ? GroupStore.WAITING : place.fields());
+          fields.addAll(place == null ? Placed.WAITING : place.fields());
           return fields;
         });
   }

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.exclusions.Exclusions;
 import osmerin.app.grouping.GroupEdits;
+import osmerin.app.grouping.HandEdits;
 import osmerin.app.grouping.PlaceRow;
 import osmerin.app.grouping.Placing;
 import osmerin.app.grouping.Rearranging;
@@ -47,6 +48,7 @@ public class KeywordEdits implements Reversal {
   private final KeywordMapper keywords;
   private final GroupService groups;
   private final GroupEdits edits;
+  private final HandEdits handEdits;
   private final Placing placing;
   private final Rearranging rearranging;
   private final Exclusions exclusions;
@@ -56,6 +58,7 @@ public class KeywordEdits implements Reversal {
       KeywordMapper keywords,
       GroupService groups,
       GroupEdits edits,
+      HandEdits handEdits,
       Placing placing,
       Rearranging rearranging,
       Exclusions exclusions,
@@ -63,6 +66,7 @@ public class KeywordEdits implements Reversal {
     this.keywords = keywords;
     this.groups = groups;
     this.edits = edits;
+    this.handEdits = handEdits;
     this.placing = placing;
     this.rearranging = rearranging;
     this.exclusions = exclusions;
@@ -75,13 +79,13 @@ public class KeywordEdits implements Reversal {
    * @throws RefusedException when there are more than may be changed at once
    */
   public List<Long> matching(SiteContext context, KeywordFilter filter) {
-    List<Found> found = keywords.found(context.siteId(), filter, GroupEdits.MOST + 1);
-    if (found.size() > GroupEdits.MOST) {
+    List<Found> found = keywords.found(context.siteId(), filter, HandEdits.MOST + 1);
+    if (found.size() > HandEdits.MOST) {
       throw new RefusedException(
           String.format(
               Locale.ROOT,
               "More than %,d keywords match. Filter for fewer; at most so many are changed at once.",
-              GroupEdits.MOST));
+              HandEdits.MOST));
     }
     return found.stream().map(Found::id).toList();
   }
@@ -120,9 +124,9 @@ public class KeywordEdits implements Reversal {
   }
 
   private String place(SiteContext context, Collection<Long> ids) {
-    edits.begin(context);
+    handEdits.begin(context);
     List<PlaceRow> waiting =
-        edits.places(context, ids).stream()
+        handEdits.places(context, ids).stream()
             .filter(p -> p.groupId() == null && !p.excluded())
             .toList();
     if (waiting.isEmpty()) {
@@ -151,9 +155,9 @@ public class KeywordEdits implements Reversal {
   }
 
   private String setIntent(SiteContext context, Collection<Long> ids, SearchIntent intent) {
-    edits.begin(context);
-    List<PlaceRow> places = edits.places(context, ids);
-    long edit = edits.insertEdit(context);
+    handEdits.begin(context);
+    List<PlaceRow> places = handEdits.places(context, ids);
+    long edit = handEdits.insertEdit(context);
     keywords.keepIntents(edit, places.stream().map(PlaceRow::keywordId).toList(), intent);
     putIntents(context, edit, true, places);
     String sentence =
@@ -163,7 +167,7 @@ public class KeywordEdits implements Reversal {
         Right.IMPORT,
         sentence,
         Change.of(
-            Thing.INTENTS, edit, INTENT, null, words(intent), GroupEdits.BEFORE, GroupEdits.AFTER));
+            Thing.INTENTS, edit, INTENT, null, words(intent), HandEdits.BEFORE, HandEdits.AFTER));
     return sentence;
   }
 
@@ -187,9 +191,9 @@ public class KeywordEdits implements Reversal {
 
   @Override
   public void reverse(SiteContext context, String key, List<Change> changes) {
-    edits.begin(context);
+    handEdits.begin(context);
     long edit = Long.parseLong(key);
-    boolean after = GroupEdits.AFTER.equals(changes.get(0).from());
+    boolean after = HandEdits.AFTER.equals(changes.get(0).from());
     List<IntentRow> rows = keywords.intents(context.siteId(), edit);
     List<Long> ids = new ArrayList<>();
     for (IntentRow row : rows) {
@@ -199,6 +203,6 @@ public class KeywordEdits implements Reversal {
       }
       ids.add(row.keywordId());
     }
-    putIntents(context, edit, after, edits.places(context, ids));
+    putIntents(context, edit, after, handEdits.places(context, ids));
   }
 }

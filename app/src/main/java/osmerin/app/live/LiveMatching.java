@@ -4,7 +4,6 @@ import static osmerin.app.platform.data.CopyIn.fields;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -81,28 +80,38 @@ public class LiveMatching implements Reversal {
   }
 
   private void matchAll(SiteContext context) {
-    List<LiveRow> rows = inventory.live(context.siteId());
-    if (rows.isEmpty()) {
+    List<Page> pages = pages(inventory.live(context.siteId()));
+    if (pages.isEmpty()) {
+      inventory.deleteMatches(context.siteId());
       return;
     }
-    Map<String, Long> ids = new LinkedHashMap<>();
+    PageMatcher matcher = matcher(context, pages);
+    Map<String, PageMatch> titles = matcher.titles();
+    inventory.deleteMatches(context.siteId());
+    store(matcher.matches(titles), titles);
+  }
+
+  /** By the article's id; an address that is none is left out. */
+  private static List<Page> pages(List<LiveRow> rows) {
     List<Page> pages = new ArrayList<>();
     for (LiveRow row : rows) {
       PageAddress.of(row.address())
           .ifPresent(
-              address -> {
-                ids.put(String.valueOf(row.articleId()), row.articleId());
-                pages.add(new Page(String.valueOf(row.articleId()), address, row.title()));
-              });
+              address ->
+                  pages.add(new Page(String.valueOf(row.articleId()), address, row.title())));
     }
-    PageMatcher matcher =
-        new PageMatcher(pages, nearness.of(context.siteId()), nearness.language(context.siteId()));
-    inventory
-        .groups(context.siteId())
-        .forEach(g -> matcher.group(String.valueOf(g.id()), g.name()));
+    return pages;
+  }
+
+  /** One that knows the groups by name, their keywords, and what ranks for them. */
+  private PageMatcher matcher(SiteContext context, List<Page> pages) {
+    long siteId = context.siteId();
+    PageMatcher matcher = new PageMatcher(pages, nearness.of(siteId), nearness.language(siteId));
+    List<String> addresses = pages.stream().map(page -> page.address().value()).toList();
+    inventory.groups(siteId).forEach(g -> matcher.group(String.valueOf(g.id()), g.name()));
     inventory.ranked(
-        context.siteId(),
-        pages.stream().map(page -> page.address().value()).toList(),
+        siteId,
+        addresses,
         result -> {
           InventoryMapper.RankedRow row = result.getResultObject();
           matcher.keyword(
@@ -111,7 +120,7 @@ public class LiveMatching implements Reversal {
               row.pages().stream().map(PageAddress::new).toList());
         });
     inventory
-        .ownRanked(context.siteId(), pages.stream().map(page -> page.address().value()).toList())
+        .ownRanked(siteId, addresses)
         .forEach(
             row ->
                 matcher.ranks(
@@ -119,13 +128,14 @@ public class LiveMatching implements Reversal {
                     row.volume() == null ? 0 : row.volume(),
                     new PageAddress(row.page()),
                     row.position()));
-    inventory.deleteMatches(context.siteId());
+    return matcher;
+  }
+
+  private void store(Map<String, List<PageMatch>> matches, Map<String, PageMatch> titles) {
     record Matched(long article, PageMatch match) {}
     List<Matched> matched = new ArrayList<>();
-    Map<String, PageMatch> titles = matcher.titles();
-    matcher
-        .matches(titles)
-        .forEach((key, list) -> list.forEach(m -> matched.add(new Matched(ids.get(key), m))));
+    matches.forEach(
+        (article, its) -> its.forEach(m -> matched.add(new Matched(Long.parseLong(article), m))));
     copy.rows(
         "live_match (article_id, group_id, basis, sure, keywords, best)",
         matched,
@@ -140,7 +150,7 @@ public class LiveMatching implements Reversal {
     copy.rows(
         "title_match (article_id, group_id)",
         titles.entrySet(),
-        title -> fields(ids.get(title.getKey()), Long.valueOf(title.getValue().group())));
+        title -> fields(Long.valueOf(title.getKey()), Long.valueOf(title.getValue().group())));
   }
 
   /**

@@ -17,10 +17,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.DateChange;
 import osmerin.app.articles.PlannedRound;
+import osmerin.app.articles.PublishDates;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
@@ -44,7 +44,7 @@ class PlanController {
 
   private final MonthService months;
   private final ArticleService articles;
-  private final ArticleEdits edits;
+  private final PublishDates publishDates;
   private final History history;
   private final DraftService drafts;
   private final SiteService sites;
@@ -53,14 +53,14 @@ class PlanController {
   PlanController(
       MonthService months,
       ArticleService articles,
-      ArticleEdits edits,
+      PublishDates publishDates,
       History history,
       DraftService drafts,
       SiteService sites,
       TeamService team) {
     this.months = months;
     this.articles = articles;
-    this.edits = edits;
+    this.publishDates = publishDates;
     this.history = history;
     this.drafts = drafts;
     this.sites = sites;
@@ -158,7 +158,8 @@ class PlanController {
       Model model,
       HttpServletResponse response) {
     try {
-      DateChange change = edits.setPublishDate(site, number.number(), from, date, allTheSame);
+      DateChange change =
+          publishDates.setPublishDate(site, number.number(), from, date, allTheSame);
       if (change instanceof DateChange.Refused impossible) {
         model.addAttribute("impossible", impossible);
         response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());

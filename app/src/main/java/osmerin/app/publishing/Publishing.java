@@ -12,9 +12,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Round;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
@@ -34,7 +34,7 @@ public class Publishing {
 
   private final PublishingMapper rounds;
   private final ArticleService looking;
-  private final ArticleEdits edits;
+  private final StageMoves stageMoves;
   private final SiteService sites;
   private final History history;
   private final Clock clock;
@@ -47,14 +47,14 @@ public class Publishing {
   Publishing(
       PublishingMapper rounds,
       ArticleService looking,
-      ArticleEdits edits,
+      StageMoves stageMoves,
       SiteService sites,
       History history,
       Clock clock,
       @Value("${osmerin.broken-off:1m}") Duration brokenOff) {
     this.rounds = rounds;
     this.looking = looking;
-    this.edits = edits;
+    this.stageMoves = stageMoves;
     this.sites = sites;
     this.history = history;
     this.clock = clock;
@@ -207,7 +207,7 @@ public class Publishing {
       String what) {
     if (rounds.wentLive(round.id(), at, day) == 1) {
       rounds.setLiveAddress(round.article().id(), address, simulated);
-      Change moved = edits.wentLive(context, round);
+      Change moved = stageMoves.wentLive(context, round);
       history.note(context, Right.EDIT, round.reference() + what, moved);
     }
   }

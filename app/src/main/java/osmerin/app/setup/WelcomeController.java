@@ -1,5 +1,6 @@
 package osmerin.app.setup;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.ZoneId;
 import java.util.Map;
@@ -10,6 +11,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -20,10 +22,12 @@ import osmerin.app.site.SiteService;
 class WelcomeController {
   private final SetupService setup;
   private final SiteService sites;
+  private final SignIns signIns;
 
-  WelcomeController(SetupService setup, SiteService sites) {
+  WelcomeController(SetupService setup, SiteService sites, SignIns signIns) {
     this.setup = setup;
     this.sites = sites;
+    this.signIns = signIns;
   }
 
   @GetMapping("/")
@@ -48,12 +52,24 @@ class WelcomeController {
     return form(model, Map.of());
   }
 
+  /** Signing in, and setting up while there is nobody who could. */
+  @GetMapping("/sign-in")
+  @Needs(Right.ANYBODY)
+  String signIn() {
+    return setup.isNeeded() ? "redirect:/welcome" : "sign-in";
+  }
+
   @PostMapping("/welcome")
   @Needs(Right.ANYBODY)
-  String setUp(SetupService.Answers answers, Model model, HttpServletResponse response) {
+  String setUp(
+      SetupService.Answers answers,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
     Map<String, String> faults = setup.setUp(answers);
     if (faults.isEmpty()) {
-      return "redirect:/sign-in?ready";
+      signIns.signIn(answers.login().strip(), request, response);
+      return "redirect:/";
     }
     response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
     model.addAttribute("answers", answers);

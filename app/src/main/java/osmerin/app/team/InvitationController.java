@@ -1,5 +1,6 @@
 package osmerin.app.team;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -20,8 +22,10 @@ import osmerin.app.site.Right;
 @Controller
 class InvitationController {
   private final Invitations invitations;
+  private final SignIns signIns;
 
-  InvitationController(Invitations invitations) {
+  InvitationController(Invitations invitations, SignIns signIns) {
+    this.signIns = signIns;
     this.invitations = invitations;
   }
 
@@ -50,13 +54,16 @@ class InvitationController {
       @RequestParam String name,
       @RequestParam String password,
       Model model,
+      HttpServletRequest request,
       HttpServletResponse response) {
+    Optional<Invitation> invitation = invitations.find(token);
     Map<String, String> faults =
-        invitations.find(token).isEmpty()
+        invitation.isEmpty()
             ? Map.of("link", "gone")
             : invitations.acceptNew(token, name, password);
     if (faults.isEmpty()) {
-      return "redirect:/sign-in?joined";
+      signIns.signIn(invitation.orElseThrow().mail(), request, response);
+      return "redirect:/";
     }
     response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
     model.addAttribute("faults", faults);

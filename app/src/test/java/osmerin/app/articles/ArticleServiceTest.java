@@ -48,17 +48,18 @@ class ArticleServiceTest extends ApplicationTest {
   void anImpossibleDateChangesNothingUntilItIsWantedAllTheSame() {
     Round round = commission("Soon", null);
     LocalDate tomorrow = site.today().plusDays(1);
-    DateChange change = edits.setPublishDate(site, round.article().number(), null, tomorrow, false);
+    DateChange change =
+        publishDates.setPublishDate(site, round.article().number(), null, tomorrow, false);
     assertThat(change).isInstanceOf(DateChange.Refused.class);
     DateChange.Refused impossible = (DateChange.Refused) change;
     assertThat(impossible.deciding()).contains("Write the draft");
     assertThat(articles.get(site, round.article().number()).publishDate()).isNull();
     assertThat(
-            edits.setPublishDate(
+            publishDates.setPublishDate(
                 site, round.article().number(), null, impossible.earliest(), false))
         .isInstanceOf(DateChange.Done.class);
     assertThat(
-            edits.setPublishDate(
+            publishDates.setPublishDate(
                 site, round.article().number(), impossible.earliest(), tomorrow, true))
         .isInstanceOf(DateChange.Done.class);
     assertThat(articles.get(site, round.article().number()).publishDate()).isEqualTo(tomorrow);
@@ -71,7 +72,7 @@ class ArticleServiceTest extends ApplicationTest {
     edits.tick(site, round.article().number(), "brief", true);
     LocalDate briefDue = step(round, "brief").due();
     LocalDate draftDue = step(round, "draft").due();
-    edits.setPublishDate(site, round.article().number(), date, date.plusWeeks(2), false);
+    publishDates.setPublishDate(site, round.article().number(), date, date.plusWeeks(2), false);
     assertThat(step(round, "brief").due()).isEqualTo(briefDue);
     assertThat(step(round, "draft").due()).isEqualTo(draftDue.plusWeeks(2));
     edits.tick(site, round.article().number(), "brief", false);
@@ -91,10 +92,11 @@ class ArticleServiceTest extends ApplicationTest {
   void whoeverComesSecondIsTold() {
     LocalDate date = site.today().plusWeeks(6);
     Round round = commission("Contended", date);
-    edits.setPublishDate(site, round.article().number(), date, date.plusDays(7), true);
+    publishDates.setPublishDate(site, round.article().number(), date, date.plusDays(7), true);
     assertThatThrownBy(
             () ->
-                edits.setPublishDate(site, round.article().number(), date, date.plusDays(3), true))
+                publishDates.setPublishDate(
+                    site, round.article().number(), date, date.plusDays(3), true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> {
@@ -109,10 +111,11 @@ class ArticleServiceTest extends ApplicationTest {
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs() + conflict.yours()).isEqualTo("RenamedMine"));
-    edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
     assertThatThrownBy(
             () ->
-                edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
+                stageMoves.move(
+                    site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs()).isEqualTo("Briefed"));
@@ -123,13 +126,14 @@ class ArticleServiceTest extends ApplicationTest {
     Round round = commission("Asked", null);
     assertThatThrownBy(
             () ->
-                edits.move(site, round.article().number(), Stage.READY, Stage.COMMISSIONED, false))
+                stageMoves.move(
+                    site, round.article().number(), Stage.READY, Stage.COMMISSIONED, false))
         .isInstanceOfSatisfying(
             AskException.class,
             ask -> assertThat(ask.points()).contains("Write the brief", "Read the proof"));
     assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.COMMISSIONED);
-    edits.move(site, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, false);
-    edits.move(site, round.article().number(), Stage.READY, Stage.EDITING, true);
+    stageMoves.move(site, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, false);
+    stageMoves.move(site, round.article().number(), Stage.READY, Stage.EDITING, true);
     assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.READY);
   }
 
@@ -154,15 +158,17 @@ class ArticleServiceTest extends ApplicationTest {
   @Test
   void stagesKeepWhoAndWhen() {
     Round round = commission("Moved", null);
-    edits.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
-    edits.move(site, round.article().number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
+    stageMoves.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(site, round.article().number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
     ArticlePage page = articles.page(site, round.article().number(), null);
     assertThat(page.moves())
         .extracting(StageMove::toStage)
         .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
     assertThatThrownBy(
-            () -> edits.move(site, round.article().number(), Stage.LIVE, Stage.COMMISSIONED, true))
+            () ->
+                stageMoves.move(
+                    site, round.article().number(), Stage.LIVE, Stage.COMMISSIONED, true))
         .isInstanceOf(RefusedException.class);
   }
 

@@ -68,11 +68,13 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(friday);
     toReady(round);
     assertThat(StandingWords.words(planned(round))).isEqualTo("set for " + In.day(friday));
-    edits.setPublishDate(site, round.article().number(), friday, site.today().minusDays(1), true);
+    publishDates.setPublishDate(
+        site, round.article().number(), friday, site.today().minusDays(1), true);
     PlannedRound past = planned(round);
     assertThat(StandingWords.words(past)).isEqualTo("not published");
     assertThat(past.paced().earliest()).isEqualTo(site.today());
-    edits.setPublishDate(site, round.article().number(), site.today().minusDays(1), null, true);
+    publishDates.setPublishDate(
+        site, round.article().number(), site.today().minusDays(1), null, true);
     assertThat(StandingWords.words(planned(round))).isEqualTo("ready, no date");
   }
 
@@ -82,7 +84,7 @@ class StandingWordsTest extends ApplicationTest {
     Round round = commission(calendar.onOrAfter(site.today()));
     String before = StandingWords.words(planned(round));
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
+      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
     assertThat(StandingWords.words(planned(round))).isEqualTo(before);
   }
@@ -142,7 +144,7 @@ class StandingWordsTest extends ApplicationTest {
         .steps()
         .forEach(step -> edits.tick(site, round.article().number(), step.key(), true));
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
+      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
   }
 

@@ -89,9 +89,9 @@ class DeskServiceTest extends ApplicationTest {
     pitches.pitch(writer, "Why eels turn");
     assertThat(whats(owner)).containsExactly("Commission");
     assertThat(whats(writer)).isEmpty();
-    edits.move(owner, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, true);
     assertThat(whats(editor)).containsExactly("Review");
-    edits.move(owner, round.article().number(), Stage.READY, Stage.EDITING, true);
+    stageMoves.move(owner, round.article().number(), Stage.READY, Stage.EDITING, true);
     assertThat(whats(editor)).isEmpty();
     drafts.save(owner, articles.get(owner, round.article().number()), "Words.", 0);
     BLOG.set(Line.DOWN);
@@ -114,7 +114,7 @@ class DeskServiceTest extends ApplicationTest {
   void whereILeftOffIsMineAndTheNewsIsTheOthers() {
     Round first = commission(null);
     Round second = commission(null);
-    edits.move(writer, first.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(writer, first.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
     edits.rename(editor, second.article().number(), "Elvers", second.article().version());
     assertThat(desk(writer).leftOff())
         .extracting(round -> round.article().number())

@@ -65,7 +65,7 @@ class TidelineTest extends ApplicationTest {
     assertThat(frames.frame(site).areas())
         .extracting(Area::count)
         .containsExactly("0 open", "0 open", "3 missing", "1 in work", "0 live");
-    edits.setPublishDate(
+    publishDates.setPublishDate(
         site, 1, YearMonth.from(site.today()).plusMonths(4).atDay(5), site.today(), true);
     Area late = frames.frame(site).areas().get(3);
     assertThat(late.count()).isEqualTo("1 late");

@@ -77,11 +77,11 @@ class UndoServiceTest extends ApplicationTest {
       case 0 -> edits.rename(site, number, "Eels " + random.nextInt(100), now.article().version());
       case 1 -> {
         LocalDate to = site.today().plusDays(40 + random.nextInt(60));
-        edits.setPublishDate(site, number, now.publishDate(), to, true);
+        publishDates.setPublishDate(site, number, now.publishDate(), to, true);
       }
       case 2 -> {
         Stage to = Stage.IN_WORK.get(random.nextInt(Stage.IN_WORK.size()));
-        edits.move(site, number, to, now.stage(), true);
+        stageMoves.move(site, number, to, now.stage(), true);
       }
       case 3 -> {
         Long to = now.article().writerId() == null ? site.personId() : null;
@@ -148,7 +148,7 @@ class UndoServiceTest extends ApplicationTest {
     SiteContext editor = join(site.site(), "Edda Noor", Role.EDITOR);
     edits.rename(site, number, "Mine", articles.get(site, number).article().version());
     assertThatThrownBy(() -> undo.undoLatest(editor)).isInstanceOf(RefusedException.class);
-    edits.move(editor, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(editor, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
     assertThat(undo.undoLatest(site)).contains("renamed to “Mine”");
     assertThat(undo.undoLatest(editor)).contains("Briefed");
     Round now = articles.get(site, number);
@@ -160,11 +160,11 @@ class UndoServiceTest extends ApplicationTest {
   void aWriterTakesBackOnlyTheirOwnAndNobodyReachesAnotherSite() {
     SiteContext writer = join(site.site(), "Wim Asare", Role.WRITER);
     edits.setPerson(site, number, StepRole.WRITER, null, writer.personId());
-    edits.move(site, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(site, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
     long theirs = latestFree();
     assertThatThrownBy(() -> undo.undo(writer, theirs)).isInstanceOf(ForbiddenException.class);
     assertThatThrownBy(() -> undo.undo(emptySite(), theirs)).isInstanceOf(NotFoundException.class);
-    edits.move(writer, number, Stage.DRAFTING, Stage.BRIEFED, true);
+    stageMoves.move(writer, number, Stage.DRAFTING, Stage.BRIEFED, true);
     assertThat(undo.undoLatest(writer)).contains("Drafting");
   }
 

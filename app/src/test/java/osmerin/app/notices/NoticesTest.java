@@ -53,21 +53,21 @@ class NoticesTest extends ApplicationTest {
   @Test
   void whoIsConcernedIsToldAndWhoDidItIsNot() {
     int number = article();
-    edits.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
-    edits.setPublishDate(owner, number, null, owner.today().plusWeeks(9), true);
+    stageMoves.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    publishDates.setPublishDate(owner, number, null, owner.today().plusWeeks(9), true);
     assertThat(texts(writer)).hasSize(3);
     assertThat(texts(writer).get(0)).contains("moved from no date to");
     assertThat(texts(writer).get(1)).contains("is at Briefed and waits for you");
     assertThat(texts(writer).get(2)).contains("You are the writer of");
     assertThat(notices.count(owner.personId())).isZero();
-    edits.move(writer, number, Stage.EDITING, Stage.BRIEFED, true);
+    stageMoves.move(writer, number, Stage.EDITING, Stage.BRIEFED, true);
     assertThat(texts(owner)).singleElement().asString().contains("is at Editing and waits for you");
     assertThat(notices.countUnread(writer.personId())).isEqualTo(3);
   }
 
   @Test
   void whatWaitsForSomebodyIsMailedAtOnce() {
-    edits.move(owner, article(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, article(), Stage.BRIEFED, Stage.COMMISSIONED, true);
     await().until(() -> MAIL.to(mail).size() == 1);
     assertThat(MAIL.to(mail).get(0)).contains("waits for you", owner.base() + "/articles/");
   }
@@ -81,7 +81,7 @@ class NoticesTest extends ApplicationTest {
             new NoticeChoice(NoticeKind.HANDED_OVER, true, MailChoice.NEVER)));
     int number = article();
     await().until(() -> MAIL.to(mail).size() == 1);
-    edits.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
     assertThat(texts(writer)).singleElement().asString().contains("waits for you");
     dailyMail(MORNING).send();
     assertThat(MAIL.to(mail)).hasSize(1);

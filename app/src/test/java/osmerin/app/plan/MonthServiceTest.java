@@ -66,7 +66,7 @@ class MonthServiceTest extends ApplicationTest {
     long past = now.atDay(1).isBefore(site.today()) ? 1 : 0;
     assertThat(expected).isGreaterThanOrEqualTo(past);
     commission(now.atDay(1));
-    edits.setPublishDate(site, 1, now.atDay(1), now.atEndOfMonth(), true);
+    publishDates.setPublishDate(site, 1, now.atDay(1), now.atEndOfMonth(), true);
     edits.archive(site, 2, true);
     kept.keep(site.siteId(), now);
     assertThat(months.month(site, now).newArticles().expected()).isEqualTo(expected);

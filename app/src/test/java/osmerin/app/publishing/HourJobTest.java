@@ -53,7 +53,7 @@ class HourJobTest extends ApplicationTest {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     articles.commission(site, new Commission("Eels", type, null, Map.of(), day));
     drafts.save(site, round(), "# Eels\n\nThey travel at night.", 0);
-    edits.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
   }
 
   @AfterEach
@@ -70,11 +70,11 @@ class HourJobTest extends ApplicationTest {
             ConflictException.class, c -> assertThat(c.theirs()).isEqualTo("00:00"));
     undo.undoLatest(site);
     assertThat(round().publication().hour()).isNull();
-    edits.setPublishDate(site, 1, day, site.today().minusDays(3), true);
+    publishDates.setPublishDate(site, 1, day, site.today().minusDays(3), true);
     assertThatThrownBy(() -> publishing.setHour(site, 1, null, EARLY))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("has passed");
-    edits.setPublishDate(site, 1, round().publishDate(), null, true);
+    publishDates.setPublishDate(site, 1, round().publishDate(), null, true);
     assertThatThrownBy(() -> publishing.setHour(site, 1, null, EARLY))
         .hasMessageContaining("no publish date yet");
   }
@@ -92,13 +92,13 @@ class HourJobTest extends ApplicationTest {
   @Test
   void nothingIsDueThatIsNotReadyOrHasNoHourOrWhoseDayIsToCome() {
     publishing.setHour(site, 1, null, EARLY);
-    edits.move(site, 1, Stage.EDITING, Stage.READY, true);
+    stageMoves.move(site, 1, Stage.EDITING, Stage.READY, true);
     passWeeks(9, 1);
     assertThat(isDue()).isFalse();
     publishing.setHour(site, 1, EARLY, null);
-    edits.move(site, 1, Stage.READY, Stage.EDITING, true);
+    stageMoves.move(site, 1, Stage.READY, Stage.EDITING, true);
     assertThat(isDue()).isFalse();
-    edits.setPublishDate(site, 1, round().publishDate(), day, true);
+    publishDates.setPublishDate(site, 1, round().publishDate(), day, true);
     publishing.setHour(site, 1, null, EARLY);
     assertThat(isDue()).isFalse();
   }

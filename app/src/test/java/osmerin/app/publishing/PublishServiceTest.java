@@ -143,7 +143,7 @@ class PublishServiceTest extends ApplicationTest {
 
   private void toReady(Round round) {
     for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      edits.move(site, round.article().number(), at.next().orElseThrow(), at, true);
+      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
     }
   }
 

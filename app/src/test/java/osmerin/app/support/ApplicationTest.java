@@ -12,6 +12,8 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import osmerin.app.articles.ArticleEdits;
+import osmerin.app.articles.PublishDates;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
@@ -39,6 +41,8 @@ public abstract class ApplicationTest {
   @Autowired protected SiteService sites;
   @Autowired protected ArticleTypeService types;
   @Autowired protected ArticleEdits edits;
+  @Autowired protected PublishDates publishDates;
+  @Autowired protected StageMoves stageMoves;
   @LocalServerPort protected int port;
 
   private static SearchStandIn search() {

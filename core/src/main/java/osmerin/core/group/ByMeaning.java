@@ -13,7 +13,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import osmerin.core.group.Grouping.Unit;
 import osmerin.core.group.NearLinkage.Part;
 import osmerin.core.intent.IntentReader;
 import osmerin.core.intent.IntentReader.Wish;

@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import osmerin.core.group.Grouping.Unit;
 import osmerin.core.group.Membership.Basis;
 import osmerin.core.group.Membership.Neighbour;
 import osmerin.core.intent.IntentReader;

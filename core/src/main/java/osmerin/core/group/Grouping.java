@@ -7,16 +7,13 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
-import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.meaning.Nearness;
@@ -106,15 +103,12 @@ public final class Grouping {
   private final class Run {
     private final Stems stems = new Stems();
     private final Variants variants = new Variants(stems);
-    private final Map<String, HeldGroup> homeOf = new HashMap<>();
     private final List<Unit> units;
     private final PageIndex index;
     private final @Nullable ByMeaning byMeaning;
 
     Run(Collection<Keyword> given, Collection<HeldGroup> held) {
-      held.forEach(group -> group.members().forEach(normal -> homeOf.put(normal, group)));
-      List<Keyword> keywords = spoken(given);
-      units = fold(keywords);
+      units = new UnitFolding(stems, variants, settings.depth(), meaning, held).fold(spoken(given));
       byMeaning =
           units.stream().anyMatch(Unit::isFree) ? new ByMeaning(units, settings, meaning) : null;
       index = new PageIndex(units.stream().map(Unit::pages).toList());
@@ -149,90 +143,6 @@ public final class Grouping {
       return given.parallelStream()
           .map(k -> k.isLanguageKnown() ? k : k.in(guess.of(k.normal())))
           .toList();
-    }
-
-    /** Close variants become one unit, but a variant that is in a group already stays there. */
-    private List<Unit> fold(Collection<Keyword> keywords) {
-      Map<String, Keyword> distinct = new HashMap<>();
-      keywords.forEach(
-          keyword ->
-              distinct.merge(keyword.normal(), keyword, BinaryOperator.minBy(PRIMARY_FIRST)));
-      distinct.values().parallelStream().forEach(variants::key);
-      Map<String, HeldGroup> homeOfVariants = homesOfVariants(distinct);
-      Map<String, List<Keyword>> folded = new HashMap<>();
-      Map<String, HeldGroup> homes = new HashMap<>();
-      distinct.forEach(
-          (normal, keyword) -> {
-            String variant = variants.key(keyword);
-            HeldGroup home =
-                homeOf.containsKey(normal) ? homeOf.get(normal) : homeOfVariants.get(variant);
-            String unit = home == null ? variant : variant + "\n" + home.key();
-            folded.computeIfAbsent(unit, k -> new ArrayList<>(1)).add(keyword);
-            if (home != null) {
-              homes.put(unit, home);
-            }
-          });
-      folded.values().forEach(members -> members.sort(PRIMARY_FIRST));
-      return folded.entrySet().parallelStream()
-          .map(unit -> unit(unit.getValue(), homes.get(unit.getKey())))
-          .sorted(Comparator.comparing(Unit::name))
-          .toList();
-    }
-
-    /** Of several groups that variants are in already, that of the most searched one. */
-    private Map<String, HeldGroup> homesOfVariants(Map<String, Keyword> distinct) {
-      Map<String, HeldGroup> homes = new HashMap<>();
-      homeOf.keySet().stream()
-          .map(distinct::get)
-          .filter(Objects::nonNull)
-          .sorted(PRIMARY_FIRST)
-          .filter(keyword -> !homeOf.get(keyword.normal()).locked())
-          .forEach(
-              keyword -> homes.putIfAbsent(variants.key(keyword), homeOf.get(keyword.normal())));
-      return homes;
-    }
-
-    private Unit unit(List<Keyword> members, @Nullable HeldGroup home) {
-      String name = members.stream().map(Keyword::normal).min(String::compareTo).orElseThrow();
-      Set<String> subject = stems.subject(members.get(0).text(), members.get(0).language());
-      List<PageAddress> pages = pages(members);
-      boolean few = pages.isEmpty() || pages.size() < FEW_PAGES && isUnderstood(members.get(0));
-      return new Unit(members, name, pages, few, subject, home);
-    }
-
-    /** Spelling alone decides only where no pages are known at all. */
-    private boolean isUnderstood(Keyword keyword) {
-      return meaning != null && meaning.knows(keyword.language());
-    }
-
-    /** As many pages as a variant has on average, those that most variants have before others. */
-    private List<PageAddress> pages(List<Keyword> members) {
-      List<List<PageAddress>> known =
-          members.stream().map(this::first).filter(its -> !its.isEmpty()).toList();
-      if (known.size() < 2) {
-        return known.isEmpty() ? List.of() : known.get(0);
-      }
-      Map<PageAddress, Integer> count = new HashMap<>();
-      Map<PageAddress, Integer> places = new HashMap<>();
-      for (List<PageAddress> its : known) {
-        for (int place = 0; place < its.size(); place++) {
-          count.merge(its.get(place), 1, Integer::sum);
-          places.merge(its.get(place), place, Integer::sum);
-        }
-      }
-      double usual = known.stream().mapToInt(List::size).average().orElseThrow();
-      return count.keySet().stream()
-          .sorted(
-              Comparator.<PageAddress>comparingInt(page -> -count.get(page))
-                  .thenComparingInt(places::get)
-                  .thenComparing(PageAddress::toString))
-          .limit(Math.round(usual))
-          .toList();
-    }
-
-    private List<PageAddress> first(Keyword keyword) {
-      List<PageAddress> pages = keyword.pages();
-      return pages.size() <= settings.depth() ? pages : pages.subList(0, settings.depth());
     }
 
     private int[] loose() {
@@ -301,33 +211,6 @@ public final class Grouping {
         }
       }
       return result;
-    }
-  }
-
-  /**
-   * Close variants that move as one.
-   *
-   * @param members in {@link #PRIMARY_FIRST} order
-   * @param name the first of their normal forms
-   * @param pages the ranking pages that stand for all of them, cut to the depth
-   * @param hasFewPages whether so few pages are known that meaning, or without any spelling, may
-   *     decide
-   * @param home the group they are in already
-   */
-  record Unit(
-      List<Keyword> members,
-      String name,
-      List<PageAddress> pages,
-      boolean hasFewPages,
-      Set<String> stems,
-      @Nullable HeldGroup home) {
-    boolean isLocked() {
-      return home != null && home.locked();
-    }
-
-    /** Whether meaning may join it: it is in no group, and few of its pages are known. */
-    boolean isFree() {
-      return home == null && hasFewPages;
     }
   }
 }

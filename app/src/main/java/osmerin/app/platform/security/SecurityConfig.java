@@ -45,6 +45,20 @@ class SecurityConfig {
     return new BCryptPasswordEncoder(rounds);
   }
 
+  private static final String[] FOR_ANYBODY = {
+    "/sign-in",
+    "/welcome",
+    "/forgotten",
+    "/password/*",
+    "/invitation/*",
+    "/error",
+    "/css/**",
+    "/{version:v\\d+}/js/**",
+    "/fonts/**",
+    "/webjars/**",
+    "/favicon.svg"
+  };
+
   @Bean
   SecurityFilterChain chain(HttpSecurity http, SignInGuard guard) throws Exception {
     return http.addFilterBefore(
@@ -52,18 +66,7 @@ class SecurityConfig {
         .authorizeHttpRequests(
             requests ->
                 requests
-                    .requestMatchers(
-                        "/sign-in",
-                        "/welcome",
-                        "/forgotten",
-                        "/password/*",
-                        "/invitation/*",
-                        "/error",
-                        "/css/**",
-                        "/{version:v\\d+}/js/**",
-                        "/fonts/**",
-                        "/webjars/**",
-                        "/favicon.svg")
+                    .requestMatchers(FOR_ANYBODY)
                     .permitAll()
                     .requestMatchers("/actuator/health/**")
                     .permitAll()

@@ -1,0 +1,116 @@
+package osmerin.app.articles;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.runup.BackPlan;
+
+/** The publish date of an article: the calendar, the article and many at once set it here. */
+@Service
+public class PublishDates {
+  static final String PUBLISH_DATE = "Publish date";
+
+  private final ArticleMapper articles;
+  private final ArticleService looking;
+  private final History history;
+  private final ArticleNotices notices;
+
+  PublishDates(
+      ArticleMapper articles, ArticleService looking, History history, ArticleNotices notices) {
+    this.articles = articles;
+    this.looking = looking;
+    this.history = history;
+    this.notices = notices;
+  }
+
+  /**
+   * Sets the publish date; what is not done moves with it.
+   *
+   * @param from the date the person saw, so that nobody's change is lost
+   * @param to null takes the date away
+   * @param allTheSame set it even when there is no time for the steps
+   */
+  @Transactional
+  public DateChange setPublishDate(
+      SiteContext context,
+      int number,
+      @Nullable LocalDate from,
+      @Nullable LocalDate to,
+      boolean allTheSame) {
+    context.require(Right.EDIT);
+    Round round = looking.get(context, number);
+    refuseIfLive(round);
+    if (to != null && !allTheSame) {
+      BackPlan plan = looking.planWith(context, round, to);
+      if (Impossible.is(plan)) {
+        return new DateChange.Refused(round, Impossible.of(plan, to));
+      }
+    }
+    if (!Objects.equals(round.publishDate(), from)) {
+      Map<String, String> now =
+          Map.of("from", round.publishDate() == null ? "" : round.publishDate().toString());
+      throw new ConflictException(
+          round.reference(),
+          PUBLISH_DATE,
+          words(round.publishDate()),
+          words(to),
+          history.lastBy(context, Thing.ARTICLE, number, PUBLISH_DATE),
+          now);
+    }
+    List<Change> changes = publishDate(context, round, to);
+    String sentence =
+        to == null
+            ? round.reference() + " has no date now."
+            : "%s moved to %s.".formatted(round.reference(), In.day(to));
+    history.note(context, Right.EDIT, sentence, changes);
+    return new DateChange.Done(round, from, to);
+  }
+
+  private static void refuseIfLive(Round round) {
+    if (round.isLive()) {
+      throw new RefusedException(
+          round.reference()
+              + " went live on "
+              + In.day(round.publication().liveOn())
+              + "; its date stays.");
+    }
+  }
+
+  /** Without an entry of its own; none when nothing changes. */
+  List<Change> publishDate(SiteContext context, Round round, @Nullable LocalDate to) {
+    refuseIfLive(round);
+    LocalDate before = round.publishDate();
+    if (Objects.equals(before, to)) {
+      return List.of();
+    }
+    if (articles.setPublishDate(round.id(), before, to) == 0) {
+      throw new RefusedException("Somebody just set the date of " + round.reference() + ".");
+    }
+    notices.dateMoved(context, round, to);
+    return List.of(
+        Change.of(
+            Thing.ARTICLE,
+            round.article().number(),
+            PUBLISH_DATE,
+            words(before),
+            words(to),
+            before,
+            to));
+  }
+
+  static String words(@Nullable LocalDate date) {
+    return date == null ? "no date" : In.dayAndYear(date);
+  }
+}
