@@ -19,10 +19,7 @@ public final class StandingWords {
     return switch (standing.state()) {
       case LIVE -> "live";
       case ENDED -> "retired";
-      case SET ->
-          planned.round().publishDate() == null
-              ? "ready, no date"
-              : "set for " + In.day(planned.round().publishDate());
+      case SET -> setFor(planned.round());
       case NOT_PUBLISHED -> "not published";
       case NO_DATE -> "no date";
       case IMPOSSIBLE -> "impossible, earliest " + In.day(standing.earliest());
@@ -30,6 +27,24 @@ public final class StandingWords {
       case AT_RISK -> Counted.of(standing.days(), "day") + ", at risk";
       case ON_COURSE -> Counted.of(standing.days(), "day");
     };
+  }
+
+  /** The same where no column says that days are slack: "slack 3 days". */
+  public static String sentence(PlannedRound planned) {
+    return switch (planned.standing().state()) {
+      case ON_COURSE, AT_RISK -> "slack " + words(planned);
+      default -> words(planned);
+    };
+  }
+
+  /** Only at an hour it is published by itself. */
+  private static String setFor(Round round) {
+    if (round.publishDate() == null) {
+      return "ready, no date";
+    }
+    return round.publication().hour() == null
+        ? "ready, to be published by hand"
+        : "set for %s, %s".formatted(In.day(round.publishDate()), round.publication().hour());
   }
 
   /** A class for the words and the mark: late, risk, quiet or none. */

@@ -166,6 +166,12 @@ public class DraftService implements RoundReversal {
     String title = brief.workingTitle().isBlank() ? round.title() : brief.workingTitle();
     return DraftCheck.of(
         Markdown.draft(text),
-        new DraftBrief(title, brief.primaryKeyword(), length, brief.outline(), drawn.terms()));
+        new DraftBrief(
+            title,
+            brief.primaryKeyword(),
+            brief.secondary(),
+            length,
+            brief.outline(),
+            drawn.terms()));
   }
 }

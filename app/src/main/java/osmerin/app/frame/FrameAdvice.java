@@ -1,9 +1,15 @@
 package osmerin.app.frame;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.YearMonth;
+import java.time.format.DateTimeParseException;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.servlet.HandlerMapping;
 import org.thymeleaf.context.LazyContextVariable;
 import osmerin.app.articles.StandingWords;
 import osmerin.app.platform.web.In;
@@ -24,7 +30,8 @@ class FrameAdvice {
   }
 
   @ModelAttribute
-  void addFrame(Model model) {
+  void addFrame(Model model, HttpServletRequest request) {
+    YearMonth open = openMonth(request);
     model.addAttribute("in", new In());
     model.addAttribute("standing", new StandingWords());
     model.addAttribute(
@@ -32,8 +39,19 @@ class FrameAdvice {
         new LazyContextVariable<Optional<Frame>>() {
           @Override
           protected Optional<Frame> loadValue() {
-            return sites.current().map(frames::frame);
+            return sites.current().map(site -> frames.frame(site, open));
           }
         });
+  }
+
+  /** The month that the page is about; null when it is about none. */
+  private static @Nullable YearMonth openMonth(HttpServletRequest request) {
+    Object variables = request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+    Object month = variables instanceof Map<?, ?> map ? map.get("month") : null;
+    try {
+      return month == null ? null : YearMonth.parse(month.toString());
+    } catch (DateTimeParseException e) {
+      return null;
+    }
   }
 }

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -60,15 +61,22 @@ public class FrameService {
   /** What everybody sees who works on a site. */
   private record OfSite(List<Area> areas, Tideline tideline) {}
 
+  /**
+   * What stands around a page.
+   *
+   * @param open the month that the page is about, null for the one in hand
+   */
   @Transactional(readOnly = true)
-  public Frame frame(SiteContext context) {
+  public Frame frame(SiteContext context, @Nullable YearMonth open) {
     Asked asked =
         new Asked(context.siteId(), context.site().slug(), context.today(), history.state(context));
     OfSite ofSite = kept.get(asked, key -> ofSite(context));
     return new Frame(
         context,
         ofSite.areas(),
-        ofSite.tideline(),
+        open == null || open.equals(ofSite.tideline().month().month())
+            ? ofSite.tideline()
+            : tideline(context, open),
         sites.of(context.personId()),
         accounts.settings(context.personId()),
         notices.countUnread(context.personId()));

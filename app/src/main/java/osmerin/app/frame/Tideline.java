@@ -19,11 +19,11 @@ public record Tideline(
     Month month, List<Tick> ticks, List<Mark> marks, double todayX, double width) {
   static final double DAY = 17;
   private static final double LEFT = 10;
-  private static final double MARK_Y = 20;
+  private static final double MARK_Y = 25;
   private static final double STACK = 9;
 
-  /** Marks stand above each other up to here; the last one then says how many there are. */
-  private static final int STACKED = 2;
+  /** So many marks stand above each other; further ones stand beside the last. */
+  private static final int STACKED = 3;
 
   /** A day; {@code weekStart} is longer. */
   public record Tick(double x, boolean weekStart) {}
@@ -63,7 +63,7 @@ public record Tideline(
 
   private static Mark mark(PlannedRound planned, double x, double y) {
     var round = planned.round();
-    String title = round.reference() + " " + round.title() + ", " + StandingWords.words(planned);
+    String title = round.reference() + " " + round.title() + ", " + StandingWords.sentence(planned);
     return new Mark(
         x,
         y,

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.BulkEdits;
 import osmerin.app.groups.GroupService;
 import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Foot;
@@ -40,9 +41,15 @@ class InventoryController {
   private final LiveMatching matching;
   private final Overlap overlap;
   private final GroupService groups;
+  private final BulkEdits articles;
 
   InventoryController(
-      InventoryIntake intake, LiveMatching matching, Overlap overlap, GroupService groups) {
+      InventoryIntake intake,
+      LiveMatching matching,
+      Overlap overlap,
+      GroupService groups,
+      BulkEdits articles) {
+    this.articles = articles;
     this.intake = intake;
     this.matching = matching;
     this.overlap = overlap;
@@ -171,14 +178,27 @@ class InventoryController {
     return list(site);
   }
 
-  @PostMapping("/inventory/confirm")
+  /** What is done to the pages that are marked. */
+  enum What {
+    CONFIRM,
+    /** For what is no article, an "About us" for instance: it goes into the archive. */
+    SET_ASIDE
+  }
+
+  @PostMapping("/inventory/bulk")
   @Needs(Right.COMMISSION)
-  String confirm(
+  String bulk(
       SiteContext site,
       @RequestParam(required = false) @Nullable List<Integer> marked,
+      @RequestParam What what,
       RedirectAttributes to) {
-    int count = matching.confirm(site, marked == null ? List.of() : marked);
-    Foot.say(to, Counted.of(count, "article") + " matched.");
+    List<Integer> numbers = marked == null ? List.of() : marked;
+    if (what == What.CONFIRM) {
+      Foot.say(to, Counted.of(matching.confirm(site, numbers), "article") + " matched.");
+    } else {
+      articles.change(site, numbers, BulkEdits.What.ARCHIVE, null, true);
+      Foot.say(to, Counted.of(numbers.size(), "page") + " set aside. The archive has them.");
+    }
     return list(site);
   }
 

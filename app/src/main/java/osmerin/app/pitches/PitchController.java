@@ -23,6 +23,7 @@ import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService.GroupToPitch;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
@@ -98,13 +99,39 @@ class PitchController {
   String ofGroups(
       SiteContext site,
       @RequestParam(required = false) @Nullable List<Long> marked,
+      @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
+    if (marked != null && !anyway) {
+      askOfAnswered(site, marked);
+    }
     List<GroupToPitch> toPitch =
         groups.names(site, marked == null ? List.of() : marked).entrySet().stream()
             .map(g -> new GroupToPitch(g.getKey(), g.getValue()))
             .toList();
     Foot.say(to, Counted.of(pitches.pitchGroups(site, toPitch), "group") + " pitched.");
     return "redirect:" + site.base() + "/pitches";
+  }
+
+  /** A second article on one group competes with the first. */
+  private void askOfAnswered(SiteContext site, List<Long> marked) {
+    List<String> answered =
+        groups.groups(site, marked).stream()
+            .filter(group -> !group.articles().isEmpty())
+            .map(
+                group ->
+                    "%s: %s %s"
+                        .formatted(
+                            group.row().name(),
+                            group.articles().get(0).reference(),
+                            group.articles().get(0).title()))
+            .toList();
+    if (!answered.isEmpty()) {
+      throw new AskException(
+          "%s an article already. Two articles on one group compete with each other."
+              .formatted(answered.size() == 1 ? "This group has" : "These groups have"),
+          answered,
+          "Pitch anyway");
+    }
   }
 
   @GetMapping("/{id}/drawer")

@@ -131,14 +131,6 @@ class SiteSetupController {
     return back(site);
   }
 
-  /** Every fragment in its states: the place to look before making a new one. */
-  @GetMapping("/{site}/setup/components")
-  @Needs(Right.MANAGE)
-  String components(SiteContext site, Model model) {
-    Components.addTo(model, site.today());
-    return "setup/components";
-  }
-
   @GetMapping("/sites/add")
   @Needs(Right.SIGNED_IN)
   String add(@AuthenticationPrincipal SignedIn person, Model model) {

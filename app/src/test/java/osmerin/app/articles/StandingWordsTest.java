@@ -63,11 +63,14 @@ class StandingWordsTest extends ApplicationTest {
   }
 
   @Test
-  void whatIsReadyIsSetForItsDayAndAfterItNotPublished() {
+  void whatIsReadyIsSetForItsHourOrWaitsForAHandAndAfterItsDayIsNotPublished() {
     LocalDate friday = calendar.plus(site.today(), 4);
     Round round = commission(friday);
     toReady(round);
-    assertThat(StandingWords.words(planned(round))).isEqualTo("set for " + In.day(friday));
+    assertThat(StandingWords.words(planned(round))).isEqualTo("ready, to be published by hand");
+    jdbc.update("update round set publish_hour = '09:00' where id = ?", round.id());
+    assertThat(StandingWords.words(planned(round)))
+        .isEqualTo("set for " + In.day(friday) + ", 09:00");
     publishDates.setPublishDate(
         site, round.article().number(), friday, site.today().minusDays(1), true);
     PlannedRound past = planned(round);

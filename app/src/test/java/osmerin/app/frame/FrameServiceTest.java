@@ -26,7 +26,7 @@ class FrameServiceTest extends ApplicationTest {
 
   @Test
   void isKeptWhileNothingChanges() {
-    assertThat(frames.frame(site).tideline()).isSameAs(frames.frame(site).tideline());
+    assertThat(frames.frame(site, null).tideline()).isSameAs(frames.frame(site, null).tideline());
   }
 
   @Test
@@ -42,8 +42,8 @@ class FrameServiceTest extends ApplicationTest {
   void turnsWithTheDayOfTheSite() {
     SiteContext nextMonth =
         new SiteContext(site.site(), site.person(), site.role(), site.today().plusMonths(1));
-    assertThat(frames.frame(nextMonth).tideline().month().month())
-        .isNotEqualTo(frames.frame(site).tideline().month().month());
+    assertThat(frames.frame(nextMonth, null).tideline().month().month())
+        .isNotEqualTo(frames.frame(site, null).tideline().month().month());
   }
 
   @Test
@@ -51,11 +51,12 @@ class FrameServiceTest extends ApplicationTest {
     SiteContext other = emptySite();
     imports.importFile(other, "eels.csv", "keyword\neel trap\n".getBytes(StandardCharsets.UTF_8));
     assertThat(count(site, "research")).isEqualTo("0 open");
-    assertThat(frames.frame(other).areas()).allMatch(area -> area.path().startsWith(other.base()));
+    assertThat(frames.frame(other, null).areas())
+        .allMatch(area -> area.path().startsWith(other.base()));
   }
 
   private String count(SiteContext of, String area) {
-    return frames.frame(of).areas().stream()
+    return frames.frame(of, null).areas().stream()
         .filter(a -> a.key().equals(area))
         .map(Area::count)
         .findFirst()

@@ -57,17 +57,17 @@ class TidelineTest extends ApplicationTest {
 
   @Test
   void theCountsOfTheAreasAreTrue() {
-    assertThat(frames.frame(site).areas())
+    assertThat(frames.frame(site, null).areas())
         .extracting(Area::count)
         .containsExactly("0 open", "0 open", "0 missing", "0 in work", "0 live");
     months.setTargets(site, YearMonth.from(site.today()), null, new Targets(2, 1));
     commission(YearMonth.from(site.today()).plusMonths(4), 5);
-    assertThat(frames.frame(site).areas())
+    assertThat(frames.frame(site, null).areas())
         .extracting(Area::count)
         .containsExactly("0 open", "0 open", "3 missing", "1 in work", "0 live");
     publishDates.setPublishDate(
         site, 1, YearMonth.from(site.today()).plusMonths(4).atDay(5), site.today(), true);
-    Area late = frames.frame(site).areas().get(3);
+    Area late = frames.frame(site, null).areas().get(3);
     assertThat(late.count()).isEqualTo("1 late");
     assertThat(late.alarming()).isTrue();
   }

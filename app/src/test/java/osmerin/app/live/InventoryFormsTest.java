@@ -125,7 +125,8 @@ class InventoryFormsTest extends ApplicationTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "/inventory/confirm | marked | '' | 422 | Mark the articles first",
+        "/inventory/bulk | what | CONFIRM | 422 | Mark the articles first",
+        "/inventory/bulk | what | SET_ASIDE | 422 | Mark the articles first",
         "/inventory/articles/1 | value | nobody | 422 | There is no group “nobody”",
         "/inventory/articles/999 | value | eel trap | 404 | no such page",
       })

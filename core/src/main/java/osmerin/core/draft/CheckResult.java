@@ -16,6 +16,7 @@ public record CheckResult(Check check, Verdict verdict, String figure, List<Plac
     KEYWORD_IN_TITLE("Keyword in title"),
     KEYWORD_IN_OPENING("Keyword in opening"),
     KEYWORD_IN_HEADING("Keyword in a heading"),
+    SECONDARY_KEYWORDS("Secondary keywords"),
     OUTLINE("Outline"),
     HEADING_ORDER("Heading order");
 

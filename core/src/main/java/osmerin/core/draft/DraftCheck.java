@@ -11,6 +11,7 @@ import osmerin.core.draft.CheckResult.Check;
 import osmerin.core.draft.CheckResult.Place;
 import osmerin.core.draft.DraftDocument.Heading;
 import osmerin.core.evidence.WordRange;
+import osmerin.core.text.Counted;
 import osmerin.core.text.PhraseMatch;
 import osmerin.core.text.Stems;
 import osmerin.core.text.Verdict;
@@ -68,7 +69,7 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
     DraftCheck check() {
       return new DraftCheck(
           words,
-          List.of(length(), title(), opening(), heading(), outline(), headingOrder()),
+          List.of(length(), title(), opening(), heading(), secondary(), outline(), headingOrder()),
           terms());
     }
 
@@ -95,9 +96,36 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
     }
 
     private CheckResult heading() {
-      List<String> headings =
-          draft.headings().stream().filter(h -> h.level() > 1).map(Heading::text).toList();
-      return keyword(Check.KEYWORD_IN_HEADING, headings, "headings");
+      return keyword(
+          Check.KEYWORD_IN_HEADING, sections().stream().map(Heading::text).toList(), "headings");
+    }
+
+    /** The headings, without the title: what every check counts as headings. */
+    private List<Heading> sections() {
+      return draft.headings().stream().filter(h -> h.level() > 1).toList();
+    }
+
+    /** One counts as used where its words stand together, or apart in one paragraph. */
+    private CheckResult secondary() {
+      List<String> wanted = brief.secondaryKeywords();
+      if (wanted.isEmpty()) {
+        return CheckResult.of(
+            Check.SECONDARY_KEYWORDS, Verdict.DOES_NOT_APPLY, "none in the brief");
+      }
+      List<Place> missing =
+          wanted.stream()
+              .filter(keyword -> !isUsed(new PhraseMatch(keyword, stems)))
+              .map(keyword -> new Place(0, keyword))
+              .toList();
+      int used = wanted.size() - missing.size();
+      Verdict verdict =
+          missing.isEmpty() ? Verdict.MET : used > 0 ? Verdict.PARTLY : Verdict.NOT_MET;
+      return new CheckResult(
+          Check.SECONDARY_KEYWORDS, verdict, used + " of " + wanted.size() + " used", missing);
+    }
+
+    private boolean isUsed(PhraseMatch keyword) {
+      return draft.blocks().stream().anyMatch(block -> keyword.in(block.text()) != Verdict.NOT_MET);
     }
 
     private CheckResult keyword(Check check, List<String> texts, String where) {
@@ -124,8 +152,7 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
       if (sections.isEmpty()) {
         return CheckResult.of(Check.OUTLINE, Verdict.DOES_NOT_APPLY, "no outline in the brief");
       }
-      List<Set<String>> headings =
-          draft.headings().stream().map(h -> stems.subject(h.text())).toList();
+      List<Set<String>> headings = sections().stream().map(h -> stems.subject(h.text())).toList();
       List<Place> missing = new ArrayList<>();
       for (Outline.Section section : sections) {
         if (headings.stream().noneMatch(h -> sameSection(stems.subject(section.heading()), h))) {
@@ -163,8 +190,8 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
       Verdict verdict = faults.isEmpty() ? Verdict.MET : Verdict.NOT_MET;
       String figure =
           faults.isEmpty()
-              ? headings.size() + (headings.size() == 1 ? " heading" : " headings") + ", in order"
-              : faults.size() + (faults.size() == 1 ? " fault" : " faults");
+              ? Counted.of(sections().size(), "heading") + ", in order"
+              : Counted.of(faults.size(), "fault");
       return new CheckResult(Check.HEADING_ORDER, verdict, figure, faults);
     }
 

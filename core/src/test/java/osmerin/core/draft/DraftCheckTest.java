@@ -20,6 +20,7 @@ class DraftCheckTest {
       new DraftBrief(
           "How to wedge clay",
           "wedging clay",
+          List.of("lump off centre", "air bubbles in clay"),
           Optional.of(new WordRange(20, 30, 40)),
           new Outline(
               List.of(new Section("Why wedge at all", 0, ""), new Section("Ram's head", 0, ""))),
@@ -85,7 +86,7 @@ class DraftCheckTest {
 
   @Test
   void withoutKeywordRangeOrOutlineTheChecksDoNotApply() {
-    DraftBrief bare = new DraftBrief("T", "", Optional.empty(), Outline.NONE, List.of());
+    DraftBrief bare = new DraftBrief("T", "", List.of(), Optional.empty(), Outline.NONE, List.of());
     DraftCheck check = DraftCheck.of(good(), bare);
     assertThat(check.applying()).isEqualTo(1);
     assertThat(check.terms()).isEmpty();
@@ -97,6 +98,32 @@ class DraftCheckTest {
     CheckResult length = result(DraftCheck.of(draft, BRIEF), Check.LENGTH);
     assertThat(length.verdict()).isEqualTo(Verdict.PARTLY);
     assertThat(length.figure()).isEqualTo("17 of 20–40 words");
+  }
+
+  @Test
+  void secondaryKeywordsThatAreNowhereAreNamed() {
+    DraftDocument draft =
+        new DraftDocument(
+            List.of(
+                new Text("A lump runs off the centre.", 1), new Text("Clay. Bubbles. Bench.", 3)));
+    CheckResult secondary = result(DraftCheck.of(draft, BRIEF), Check.SECONDARY_KEYWORDS);
+    assertThat(secondary.verdict()).isEqualTo(Verdict.PARTLY);
+    assertThat(secondary.figure()).isEqualTo("1 of 2 used");
+    assertThat(secondary.places())
+        .extracting(CheckResult.Place::what)
+        .containsExactly("air bubbles in clay");
+  }
+
+  @Test
+  void theTitleIsNoHeadingInAnyCheck() {
+    DraftDocument draft =
+        new DraftDocument(
+            List.of(
+                new Heading(1, "Why wedge at all: wedging clay", 1), new Heading(2, "A start", 3)));
+    DraftCheck check = DraftCheck.of(draft, BRIEF);
+    assertThat(result(check, Check.KEYWORD_IN_HEADING).verdict()).isEqualTo(Verdict.NOT_MET);
+    assertThat(result(check, Check.OUTLINE).figure()).isEqualTo("0 of 2 sections");
+    assertThat(result(check, Check.HEADING_ORDER).figure()).isEqualTo("1 heading, in order");
   }
 
   private static DraftDocument good() {

@@ -31,7 +31,8 @@ class DraftDocumentTest {
 
   @Test
   void withoutAHeadingOfLevelOneTheBriefsTitleCounts() {
-    DraftBrief brief = new DraftBrief("On eels", "eels", Optional.empty(), Outline.NONE, List.of());
+    DraftBrief brief =
+        new DraftBrief("On eels", "eels", List.of(), Optional.empty(), Outline.NONE, List.of());
     DraftCheck check = DraftCheck.of(new DraftDocument(List.of(new Text("Fish.", 1))), brief);
     assertThat(verdict(check, Check.KEYWORD_IN_TITLE)).isEqualTo(Verdict.MET);
     assertThat(verdict(check, Check.KEYWORD_IN_OPENING)).isEqualTo(Verdict.NOT_MET);
@@ -45,7 +46,7 @@ class DraftDocumentTest {
                 new Section("What eels eat at night", 0, ""),
                 new Section("Traps", 0, ""),
                 new Section("Bait", 0, "")));
-    DraftBrief brief = new DraftBrief("T", "", Optional.empty(), outline, List.of());
+    DraftBrief brief = new DraftBrief("T", "", List.of(), Optional.empty(), outline, List.of());
     DraftDocument draft =
         new DraftDocument(
             List.of(new Heading(2, "Eels eat by night", 1), new Heading(2, "A trap", 3)));
@@ -64,7 +65,8 @@ class DraftDocumentTest {
                 new Heading(3, "b", 2),
                 new Heading(4, "c", 3),
                 new Heading(2, "d", 4)));
-    DraftBrief brief = new DraftBrief("T", "", Optional.empty(), Outline.NONE, List.of());
+    DraftBrief brief =
+        new DraftBrief("T", "", List.of(), Optional.empty(), Outline.NONE, List.of());
     assertThat(verdict(DraftCheck.of(draft, brief), Check.HEADING_ORDER)).isEqualTo(Verdict.MET);
   }
 
@@ -73,7 +75,12 @@ class DraftDocumentTest {
     Term term = new Term("eel", 5, 4, 8, 1);
     DraftBrief brief =
         new DraftBrief(
-            "T", "", Optional.of(new WordRange(800, 1000, 1200)), Outline.NONE, List.of(term));
+            "T",
+            "",
+            List.of(),
+            Optional.of(new WordRange(800, 1000, 1200)),
+            Outline.NONE,
+            List.of(term));
     for (int words : new int[] {10, 400, 999}) {
       DraftDocument draft = new DraftDocument(List.of(new Text("word ".repeat(words), 1)));
       TermUse use = DraftCheck.of(draft, brief).terms().get(0);
@@ -91,7 +98,8 @@ class DraftDocumentTest {
     DraftDocument draft =
         new DraftDocument(
             List.of(new Heading(2, "Eel traps", 1), new Text("An eel trap. Eels trap.", 2)));
-    DraftBrief brief = new DraftBrief("T", "", Optional.empty(), Outline.NONE, List.of(term));
+    DraftBrief brief =
+        new DraftBrief("T", "", List.of(), Optional.empty(), Outline.NONE, List.of(term));
     assertThat(DraftCheck.of(draft, brief).terms().get(0).uses()).isEqualTo(3);
   }
 
@@ -106,7 +114,8 @@ class DraftDocumentTest {
             IntStream.range(0, 60)
                 .mapToObj(i -> (DraftDocument.Block) new Text("word other ".repeat(25), i))
                 .toList());
-    DraftBrief brief = new DraftBrief("T", "word", Optional.empty(), Outline.NONE, terms);
+    DraftBrief brief =
+        new DraftBrief("T", "word", List.of(), Optional.empty(), Outline.NONE, terms);
     DraftCheck check = DraftCheck.of(draft, brief);
     assertThat(check.words()).isEqualTo(3000);
     assertThat(check.terms()).hasSize(24);
