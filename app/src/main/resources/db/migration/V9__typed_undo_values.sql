@@ -72,3 +72,5 @@ set from_value = pg_temp.converted(thing, thing_key, field, from_value),
 where reversible
   and (from_value is distinct from pg_temp.converted(thing, thing_key, field, from_value)
     or to_value is distinct from pg_temp.converted(thing, thing_key, field, to_value));
+
+update history_change set field = 'Lead topic' where thing = 'TOPIC' and field = 'Focus';

@@ -35,12 +35,24 @@ function prepare(root) {
   if (moved) document.querySelector(`.slip[data-number="${CSS.escape(moved)}"] a`)?.focus();
 }
 
+/** Of today or the first day after it; else the first of the month. */
+function firstSlip() {
+  const slips = [...document.querySelectorAll("[data-calendar] .slip a, [data-undated] .slip a")];
+  const today = document.querySelector(".day-today .slips")?.dataset.day;
+  return slips.find((a) => today && a.closest(".slips[data-day]").dataset.day >= today) ?? slips[0];
+}
+
 const STEPS = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 };
 
 document.addEventListener("keydown", (event) => {
+  const days = STEPS[event.key];
+  if (days && !event.shiftKey && event.target === document.body && document.querySelector("[data-calendar]")) {
+    event.preventDefault();
+    firstSlip()?.focus();
+    return;
+  }
   const slip = event.target.closest(".slip");
   if (!slip || !document.querySelector("[data-calendar]")) return;
-  const days = STEPS[event.key];
   if (event.key === "Delete" && slip.dataset.movable === "true") {
     event.preventDefault();
     move(slip, "");

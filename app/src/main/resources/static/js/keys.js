@@ -28,16 +28,18 @@ document.addEventListener("keydown", (event) => {
   if (press(carrier(event.key))) event.preventDefault();
 });
 
-// Ctrl S saves what is written; Ctrl Z takes the last change back, unless somebody types.
+// Ctrl S saves what is written; Ctrl Z takes the last change back and, pressed again, the one before; with Shift it
+// does again what was taken back. Not while somebody types.
 document.addEventListener("keydown", (event) => {
-  if (!(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return;
-  if (event.key === "s") {
+  if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+  const key = event.key.toLowerCase();
+  if (key === "s" && !event.shiftKey) {
     const save = document.querySelector("[data-save]");
     if (!save) return;
     event.preventDefault();
     save.click();
-  } else if (event.key === "z" && !isTyping(event.target) && !document.querySelector("dialog[open]")) {
-    const form = document.querySelector("#foot [data-undo]") ?? document.querySelector("#undo-latest");
+  } else if (key === "z" && !isTyping(event.target) && !document.querySelector("dialog[open]")) {
+    const form = document.querySelector(event.shiftKey ? "#redo-latest" : "#undo-latest");
     if (!form) return;
     event.preventDefault();
     form.requestSubmit();

@@ -28,12 +28,15 @@ document.addEventListener("submit", (event) => {
     if (button.dataset.once) button.textContent = button.dataset.once;
   }, 0);
 });
-window.addEventListener("pageshow", () =>
+function restore() {
   document.querySelectorAll("[data-once]:disabled").forEach((button) => {
     button.disabled = false;
     button.textContent = button.dataset.idle;
-  }),
-);
+  });
+}
+window.addEventListener("pageshow", restore);
+// Refused, or no answer at all: it can be pressed again.
+document.addEventListener("htmx:afterRequest", restore);
 
 // data-reread: a changed choice previews the file again. A spreadsheet has a sheet in place of the
 // other two. Columns chosen by hand are kept only while the file is cut into the same ones.

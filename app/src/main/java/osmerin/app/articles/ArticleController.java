@@ -222,7 +222,7 @@ class ArticleController {
       @RequestParam(defaultValue = "true") boolean away,
       RedirectAttributes to) {
     edits.archive(site, number.number(), away);
-    Foot.say(to, number + (away ? " is in the archive." : " is back from the archive."));
+    Foot.say(to, number + (away ? " is archived." : " is restored."));
     return back(site, number);
   }
 

@@ -257,7 +257,7 @@ public class ArticleEdits {
     history.note(
         context,
         Right.EDIT,
-        round.reference() + (away ? " is in the archive." : " is back from the archive."),
+        round.reference() + (away ? " is archived." : " is restored."),
         archive(round, away));
   }
 

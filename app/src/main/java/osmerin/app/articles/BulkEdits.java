@@ -192,7 +192,7 @@ public class BulkEdits {
       case STRATEGIST, EDITOR, WRITER -> "got another " + what.name().toLowerCase(Locale.ROOT);
       case DAYS -> "moved by " + Counted.of(number(String.valueOf(value).strip()), "day");
       case TYPE -> "got another type";
-      case ARCHIVE -> "went to the archive";
+      case ARCHIVE -> "archived";
     };
   }
 }

@@ -142,7 +142,7 @@ class DraftController {
           conflict.theirs().savedBy()
               + " saved version "
               + conflict.theirs().ordinal()
-              + " since. Look at it first.");
+              + " since. Check it first.");
     }
     Foot.say(to, "Version " + ordinal + " is the draft again.");
     return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";

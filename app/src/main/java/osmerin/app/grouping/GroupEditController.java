@@ -101,8 +101,8 @@ class GroupEditController {
       case LOCK -> groups + " locked: no import and no run changes them.";
       case UNLOCK -> groups + " unlocked.";
       case DISSOLVE -> groups + " dissolved. The keywords wait to be grouped.";
-      case ARCHIVE -> groups + " put into the archive.";
-      case RESTORE -> groups + " brought back from the archive.";
+      case ARCHIVE -> groups + " archived.";
+      case RESTORE -> groups + " restored.";
     };
   }
 

@@ -151,7 +151,7 @@ public class GroupMarks implements Reversal {
     mark(
         context,
         ids,
-        away ? "in the archive" : "back from the archive",
+        away ? "archived" : "restored",
         group ->
             marks.archiveGroup(context.siteId(), group.id(), away) == 1
                 ? turned(group, ARCHIVED, "archived", away)

@@ -74,4 +74,12 @@ class HistoryController {
     Foot.say(to, undo.undoLatest(site));
     return "redirect:" + site.base() + "/history";
   }
+
+  /** What the undo key does with Shift. */
+  @PostMapping("/redo")
+  @Needs(Right.READ)
+  String redoLatest(SiteContext site, RedirectAttributes to) {
+    Foot.say(to, undo.redoLatest(site));
+    return "redirect:" + site.base() + "/history";
+  }
 }

@@ -98,6 +98,12 @@ interface HistoryMapper {
       @Param("personId") long personId,
       @Param("since") Instant since);
 
+  /** The latest undo of the person that stands, if nothing else of theirs came after it. */
+  Optional<Long> findLatestTakenBackBy(
+      @Param("siteId") long siteId,
+      @Param("personId") long personId,
+      @Param("since") Instant since);
+
   List<History.Doer> people(@Param("siteId") long siteId);
 
   void setUndoneBy(@Param("id") long id, @Param("by") @Nullable Long by);

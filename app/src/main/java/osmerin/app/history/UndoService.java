@@ -60,10 +60,10 @@ public class UndoService {
       context.require(Right.EDIT);
     }
     if (entry.isUndone()) {
-      throw new RefusedException("That was taken back already: " + entry.sentence());
+      throw new RefusedException("That has already been undone: " + entry.sentence());
     }
     if (!entry.isReversible()) {
-      throw new RefusedException("That cannot be taken back: " + entry.sentence());
+      throw new RefusedException("That can't be undone: " + entry.sentence());
     }
     List<Change> changes = reversible(entry);
     changes.forEach(change -> refuseIfNewer(context, id, change));
@@ -71,13 +71,30 @@ public class UndoService {
     return keep(context, entry, changes);
   }
 
-  /** Takes the person's latest change back, if there is one that is not long ago. */
+  /**
+   * Takes the person's latest change back, if there is one that is not long ago. Called again, it
+   * takes the one before back.
+   */
   @Transactional
   public String undoLatest(SiteContext context) {
     long id =
         mapper
             .findLatestOf(context.siteId(), context.personId(), clock.instant().minus(REACH))
             .orElseThrow(() -> new RefusedException("You have nothing to undo today."));
+    return undo(context, id);
+  }
+
+  /**
+   * Does again what the person took back last, while they have done nothing else since. Called
+   * again, it does the one before again.
+   */
+  @Transactional
+  public String redoLatest(SiteContext context) {
+    long id =
+        mapper
+            .findLatestTakenBackBy(
+                context.siteId(), context.personId(), clock.instant().minus(REACH))
+            .orElseThrow(() -> new RefusedException("You have nothing to redo."));
     return undo(context, id);
   }
 
@@ -121,7 +138,7 @@ public class UndoService {
 
   private String keep(SiteContext context, Entry entry, List<Change> changes) {
     String sentence =
-        entry.undoes() == null ? "Taken back: " + entry.sentence() : "Done again: " + plain(entry);
+        entry.undoes() == null ? "Undone: " + entry.sentence() : "Redone: " + plain(entry);
     List<Change> turned = changes.stream().map(Change::turned).toList();
     long by = history.insert(context, entry.needs(), sentence, entry.id(), turned);
     mapper.setUndoneBy(entry.id(), by);
@@ -133,6 +150,6 @@ public class UndoService {
   }
 
   private static String plain(Entry entry) {
-    return entry.sentence().replaceFirst("^(Taken back|Done again): ", "");
+    return entry.sentence().replaceFirst("^(Undone|Redone|Taken back|Done again): ", "");
   }
 }

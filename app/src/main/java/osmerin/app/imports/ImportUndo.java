@@ -59,14 +59,13 @@ class ImportUndo implements Reversal {
   public void reverse(SiteContext context, String key, List<Change> changes) {
     long id = Long.parseLong(key);
     if (changes.get(0).from() != null) {
-      throw new RefusedException(
-          "The file of an import that was taken back is not kept. Import it again.");
+      throw new RefusedException("The file of an undone import is not kept. Import it again.");
     }
     long siteId = context.siteId();
     siteKeywords.lock(siteId);
     refuseIfBuiltOn(context, id);
     if (imports.markUndone(siteId, id) == 0) {
-      throw new RefusedException("That import was taken back already.");
+      throw new RefusedException("That import has already been undone.");
     }
     imports.putBefore(id);
     imports.removeAdded(siteId, id);

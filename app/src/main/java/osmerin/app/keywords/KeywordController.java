@@ -137,7 +137,7 @@ class KeywordController {
       @RequestParam(defaultValue = "false") boolean first,
       RedirectAttributes to) {
     views.save(site, name, query.isBlank() ? "fold=yes" : query, first);
-    Foot.say(to, "The view “" + name.strip() + "” is kept" + (first ? " and opens first." : "."));
+    Foot.say(to, "The view “" + name.strip() + "” is saved" + (first ? " and opens first." : "."));
     return "redirect:" + site.base() + "/research/keywords?fold=yes";
   }
 

@@ -158,7 +158,7 @@ class InventoryController {
       @RequestParam(defaultValue = "") String otherwise,
       RedirectAttributes to) {
     int count = intake.bringIn(site, id, useChanged, day(otherwise));
-    Foot.say(to, Counted.of(count, "article") + " brought in. Look at the groups they match.");
+    Foot.say(to, Counted.of(count, "article") + " imported. Check the groups they match.");
     return list(site);
   }
 

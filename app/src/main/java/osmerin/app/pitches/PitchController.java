@@ -167,7 +167,7 @@ class PitchController {
   @Needs(Right.EDIT)
   String restore(SiteContext site, @PathVariable long id, RedirectAttributes to) {
     pitches.restore(site, id);
-    Foot.say(to, "The pitch is back from the archive.");
+    Foot.say(to, "The pitch is restored.");
     return "redirect:" + site.base() + "/pitches";
   }
 

@@ -178,7 +178,7 @@ public class PitchService implements Reversal {
     history.note(
         context,
         Right.EDIT,
-        "The pitch “%s” is back from the archive.".formatted(get(context, id).title()),
+        "The pitch “%s” is restored.".formatted(get(context, id).title()),
         Change.of(Thing.PITCH, id, ARCHIVED, "archived", null));
   }
 

@@ -90,7 +90,7 @@ class SiteSetupController {
       model.addAttribute("settings", wanted);
       return settings(site, model);
     }
-    Foot.say(to, "The settings are kept. Due dates follow the working week at once.");
+    Foot.say(to, "The settings are saved. Due dates follow the working week at once.");
     return back(site);
   }
 

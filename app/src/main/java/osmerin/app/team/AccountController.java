@@ -66,7 +66,7 @@ class AccountController {
     Settings wanted = new Settings(site.person().login(), name, mail, theme, singleKeys);
     try {
       accounts.set(site.person(), wanted);
-      Foot.say(to, "Your settings are kept.");
+      Foot.say(to, "Your settings are saved.");
       return back(site);
     } catch (RefusedException e) {
       model.addAttribute("settings", wanted);
@@ -124,7 +124,7 @@ class AccountController {
         Arrays.stream(NoticeKind.values())
             .map(kind -> new NoticeChoice(kind, shown.contains(kind), mail(fields, kind)))
             .toList());
-    Foot.say(to, "Your choice of notices is kept.");
+    Foot.say(to, "Your choice of notices is saved.");
     return back(site);
   }
 

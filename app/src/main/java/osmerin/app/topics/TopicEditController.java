@@ -51,7 +51,7 @@ class TopicEditController {
       @RequestParam(defaultValue = "false") boolean on,
       RedirectAttributes to) {
     edits.focus(site, id, on);
-    Foot.say(to, on ? "In focus: every desk shows it." : "Removed from focus.");
+    Foot.say(to, on ? "Lead topic: every desk shows it." : "No longer a lead topic.");
     return here(site, id);
   }
 

@@ -28,7 +28,7 @@ public class TopicEdits implements Reversal {
   static final int MOST_IN_FOCUS = 5;
 
   private static final String PILLAR = "Pillar";
-  private static final String FOCUS = "Focus";
+  private static final String FOCUS = "Lead topic";
 
   private final TopicMapper topics;
   private final SiteKeywords siteKeywords;
@@ -112,15 +112,14 @@ public class TopicEdits implements Reversal {
     TopicRow topic = begin(context, id);
     if (on && topics.countFocus(context.siteId()) >= MOST_IN_FOCUS) {
       throw new RefusedException(
-          "%s topics are in focus already; more nobody keeps in mind. Take one out first."
-              .formatted(MOST_IN_FOCUS));
+          "There are already %s lead topics. Remove one first.".formatted(MOST_IN_FOCUS));
     }
     if (topics.focus(context.siteId(), id, on ? clock.instant() : null) == 1) {
       history.note(
           context,
           Right.IMPORT,
-          "“%s” is %s.".formatted(topic.name(), on ? "in focus" : "out of focus"),
-          Change.of(Thing.TOPIC, id, FOCUS, on ? null : "in focus", on ? "in focus" : null));
+          "“%s” is %s.".formatted(topic.name(), on ? "a lead topic" : "no longer a lead topic"),
+          Change.of(Thing.TOPIC, id, FOCUS, on ? null : "lead topic", on ? "lead topic" : null));
     }
   }
 

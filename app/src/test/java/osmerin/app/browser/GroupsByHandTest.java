@@ -41,7 +41,7 @@ class GroupsByHandTest extends BrowserTest {
     browser.waitForText("#foot", "of their own");
     browser.waitFor(() -> browser.count("main tr[data-row]") == 2);
     browser.key(Keys.chord(Keys.CONTROL, "z"));
-    browser.waitForText("#foot", "Taken back");
+    browser.waitForText("#foot", "Undone");
     browser.waitFor(() -> browser.count("main tr[data-row]") == 3);
   }
 
@@ -78,7 +78,7 @@ class GroupsByHandTest extends BrowserTest {
     int before = groups;
     browser.waitFor(() -> browser.count("main tr[data-row]") == before - 1);
     browser.click("#foot .foot-undo");
-    browser.waitForText("#foot", "Taken back");
+    browser.waitForText("#foot", "Undone");
     browser.waitFor(() -> browser.count("main tr[data-row]") == before);
     assertThat(browser.text("main table")).contains(one);
   }
@@ -202,7 +202,7 @@ class GroupsByHandTest extends BrowserTest {
     browser.type("h1 input[name=name]", "All of eels");
     browser.keys(Keys.ENTER);
     browser.waitForText("h1", "All of eels");
-    browser.press("Keep in focus");
+    browser.press("Make lead topic");
     browser.waitForText("#foot", "every desk shows it");
     browser.run("document.querySelector('main .row-do form button').click()");
     browser.waitForText("#foot", "has its pillar");

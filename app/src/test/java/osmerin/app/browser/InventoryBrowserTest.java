@@ -42,15 +42,15 @@ class InventoryBrowserTest extends BrowserTest {
   @Test
   void aFeedBecomesLiveArticlesWhoseGroupsAreConfirmedAndCorrected() throws Exception {
     browser.open(base + "/live");
-    browser.press("Bring in");
+    browser.press("Import");
     browser.press("Import live pages");
     bring("broken.xml", "<rss version=\"2.0\"><channel>");
     browser.waitForText("[role=alert]", "Nothing was stored");
     bring("feed.xml", FEED);
-    browser.waitForText("main", "3 pages to bring in, 0 known already");
+    browser.waitForText("main", "3 pages to import, 0 already known");
     assertThat(browser.text("main")).contains("Of 1 page the publish date is not known");
-    browser.press("Bring in 3 articles");
-    browser.waitForText("#foot", "3 articles brought in");
+    browser.press("Import 3 articles");
+    browser.waitForText("#foot", "3 articles imported");
     browser.waitFor(() -> browser.path().equals(base + "/live/inventory"));
     browser.back();
     browser.waitForText("main table", "ranks for 3 keywords of it, at best 1");
@@ -96,7 +96,7 @@ class InventoryBrowserTest extends BrowserTest {
     browser.open(base + "/research/keywords?fold=no");
     browser.waitForText("main .lead", "3 keywords");
     browser.open(base + "/research/excluded");
-    browser.press("Take off the list");
+    browser.press("Remove from list");
     browser.waitForText("#foot", "1 keyword came back");
     browser.key(Keys.chord(Keys.CONTROL, "z"));
     browser.waitForText("main table", "jobs");

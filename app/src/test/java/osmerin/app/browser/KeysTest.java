@@ -140,8 +140,8 @@ class KeysTest extends BrowserTest {
   void singleKeysCanBeSwitchedOff() {
     browser.open(base + "/account");
     browser.click("[name=singleKeys]");
-    browser.press("Keep");
-    browser.waitForText("#foot", "Your settings are kept");
+    browser.press("Save");
+    browser.waitForText("#foot", "Your settings are saved");
     browser.key("4");
     browser.key("f");
     assertThat(browser.has("dialog[open]")).isFalse();
@@ -161,7 +161,7 @@ class KeysTest extends BrowserTest {
   @Test
   void helpListsTheKeysAndCommandsAreRunFromFind() {
     browser.key("h");
-    browser.waitForText("#keys-dialog", "take the last change back");
+    browser.waitForText("#keys-dialog", "undo the last change");
     browser.keys(Keys.ESCAPE);
     browser.key("f");
     // Enter before anything is found goes to what was typed, not to what stood there.

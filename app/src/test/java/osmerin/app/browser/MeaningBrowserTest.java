@@ -68,7 +68,7 @@ class MeaningBrowserTest extends BrowserTest {
     browser.waitFor(() -> browser.path().endsWith("/research"));
     assertThat(groups()).isGreaterThan(before);
     browser.key(Keys.chord(Keys.CONTROL, "z"));
-    browser.waitForText("#foot", "Taken back");
+    browser.waitForText("#foot", "Undone");
     assertThat(groups()).isEqualTo(before);
   }
 

@@ -87,7 +87,7 @@ class ResearchTest extends BrowserTest {
     browser.press("Save");
     browser.waitForText("#foot", "The worth of every group follows");
     browser.click("#foot .foot-undo");
-    browser.waitForText("#foot", "Taken back");
+    browser.waitForText("#foot", "Undone");
     assertThat(browser.find("#strength").getAttribute("value")).isEmpty();
   }
 

@@ -18,7 +18,7 @@ class UndoTest extends BrowserTest {
     browser.waitForText(".stage-here", "Briefed");
     browser.click("#foot .foot-undo");
     browser.waitForText(".stage-here", "Commissioned");
-    browser.waitForText("#foot", "Taken back: " + number + " moved");
+    browser.waitForText("#foot", "Undone: " + number + " moved");
     browser.click("#foot .foot-undo");
     browser.waitForText(".stage-here", "Briefed");
 
@@ -36,6 +36,29 @@ class UndoTest extends BrowserTest {
     browser.keys(Keys.CONTROL, "z");
     browser.waitForText("[data-day='" + tuesday + "']", "A slip");
     assertThat(browser.path()).endsWith("/calendar");
+  }
+
+  @Test
+  void theKeyTakesOneStepAfterTheOtherBackAndWithShiftDoesThemAgain() {
+    commission("Steps");
+    browser.key(">");
+    browser.waitForText(".stage-here", "Briefed");
+    browser.key(">");
+    browser.waitForText(".stage-here", "Drafting");
+    browser.keys(Keys.CONTROL, "z");
+    browser.waitForText(".stage-here", "Briefed");
+    browser.keys(Keys.CONTROL, "z");
+    browser.waitForText(".stage-here", "Commissioned");
+    browser.keys(Keys.CONTROL, Keys.SHIFT, "z");
+    browser.waitForText(".stage-here", "Briefed");
+    browser.keys(Keys.CONTROL, Keys.SHIFT, "z");
+    browser.waitForText(".stage-here", "Drafting");
+    browser.keys(Keys.CONTROL, "z");
+    browser.waitForText(".stage-here", "Briefed");
+    browser.key(">");
+    browser.waitForText(".stage-here", "Drafting");
+    browser.keys(Keys.CONTROL, Keys.SHIFT, "z");
+    browser.waitForText("main", "You have nothing to redo");
   }
 
   @Test
@@ -102,7 +125,7 @@ class UndoTest extends BrowserTest {
     browser.waitForText(".ledger", "Two");
     browser.open(base + "/history");
     browser.press("Undo");
-    browser.waitForText("#foot", "Taken back: 3 articles went to the archive");
+    browser.waitForText("#foot", "Undone: 3 articles archived");
     browser.open(base + "/articles");
     browser.waitForText(".ledger", "Two");
   }
@@ -119,12 +142,12 @@ class UndoTest extends BrowserTest {
     browser.waitForText("[data-said]", "contains 1,277 keywords of it. Undo that import first");
     browser.open(base + "/history");
     browser.press("Undo");
-    browser.waitForText("#foot", "Taken back: marlpit-keywords.csv was imported");
+    browser.waitForText("#foot", "Undone: marlpit-keywords.csv was imported");
     browser.open(base + "/research");
     browser.waitForText(".lead", "1,277 keywords");
     browser.open(first);
     browser.press("Undo");
-    browser.waitForText(".said", "This import was taken back");
+    browser.waitForText(".said", "This import was undone");
     browser.open(base + "/research");
     browser.waitForText("main", "Nothing here yet");
   }

@@ -140,7 +140,7 @@ class UndoServiceTest extends ApplicationTest {
     undo.undo(site, latestFree());
     undo.undo(site, first);
     assertThat(articles.get(site, number).title()).isEqualTo("Eels");
-    assertThatThrownBy(() -> undo.undo(site, first)).hasMessageContaining("taken back already");
+    assertThatThrownBy(() -> undo.undo(site, first)).hasMessageContaining("already been undone");
   }
 
   @Test

@@ -93,7 +93,7 @@ class InventoryFormsTest extends ApplicationTest {
     assertThat(answer.statusCode()).isEqualTo(422);
     assertThat(answer.body()).contains(words);
     assertThat(matching.countMatches(site, false)).isZero();
-    assertThat(person.get(waiting).body()).contains("2 pages to bring in");
+    assertThat(person.get(waiting).body()).contains("2 pages to import");
   }
 
   @Test
@@ -118,7 +118,7 @@ class InventoryFormsTest extends ApplicationTest {
     assertThat(stranger.get(there).statusCode()).isEqualTo(302);
     assertThat(stranger.post(there, "otherwise", "2024-01-01").statusCode()).isEqualTo(404);
     assertThat(stranger.get(waiting).statusCode()).isEqualTo(404);
-    assertThat(person.get(waiting).body()).contains("2 pages to bring in");
+    assertThat(person.get(waiting).body()).contains("2 pages to import");
   }
 
   @ParameterizedTest
