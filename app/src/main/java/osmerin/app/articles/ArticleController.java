@@ -233,8 +233,7 @@ class ArticleController {
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
           @Nullable LocalDate from,
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
-          @Nullable LocalDate date,
+      @RequestParam(required = false) @Nullable LocalDate date,
       @RequestParam(defaultValue = "false") boolean allTheSame,
       RedirectAttributes to,
       Model model,

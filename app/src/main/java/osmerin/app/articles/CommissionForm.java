@@ -20,6 +20,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
+import osmerin.core.workday.DayText;
 
 /** The form with which an article is commissioned, whatever it comes from. */
 @Component
@@ -47,14 +48,22 @@ public class CommissionForm {
       @Nullable Long strategist,
       @Nullable Long editor,
       @Nullable Long writer,
-      @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate publishDate,
+      @Nullable String publishDate,
       @Nullable Boolean again,
       @Nullable Long group,
       @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate use,
       @Nullable Boolean anyway) {
-    /** The publish date that is wanted. */
-    @Nullable LocalDate date() {
-      return use != null ? use : publishDate;
+    /** The publish date that is wanted; null for none, and while what was typed is no day. */
+    @Nullable LocalDate date(SiteContext site) {
+      return use != null ? use : typed(site).orElse(null);
+    }
+
+    private Optional<LocalDate> typed(SiteContext site) {
+      return publishDate == null ? Optional.empty() : DayText.read(publishDate, site.today());
+    }
+
+    boolean isNoDay(SiteContext site) {
+      return publishDate != null && !publishDate.isBlank() && typed(site).isEmpty();
     }
   }
 
@@ -129,13 +138,13 @@ public class CommissionForm {
       HttpServletResponse response,
       RedirectAttributes to,
       Function<Commission, Round> commissioning) {
-    Map<String, String> faults = faults(answers, origin);
+    Map<String, String> faults = faults(site, answers, origin);
     Optional<Impossible> impossible =
         faults.isEmpty() && !Boolean.TRUE.equals(answers.anyway())
-            ? articles.impossible(site, Kind.NEW, answers.type(), answers.date())
+            ? articles.impossible(site, Kind.NEW, answers.type(), answers.date(site))
             : Optional.empty();
     if (faults.isEmpty() && impossible.isEmpty()) {
-      Round round = commissioning.apply(commission(answers, origin));
+      Round round = commissioning.apply(commission(site, answers, origin));
       PlannedRound planned = articles.page(site, round.article().number(), null).planned();
       Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
@@ -146,14 +155,14 @@ public class CommissionForm {
     return show(site, answers, origin, model);
   }
 
-  private static Commission commission(Answers answers, Origin origin) {
+  private static Commission commission(SiteContext site, Answers answers, Origin origin) {
     Long near = chosen(answers, origin).map(NearGroup::id).orElse(null);
     return new Commission(
         answers.title(),
         answers.type(),
         origin.groupId() != null ? origin.groupId() : near,
         ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
-        answers.date());
+        answers.date(site));
   }
 
   /** Of the groups that were offered the one that was chosen. */
@@ -168,7 +177,7 @@ public class CommissionForm {
     return chosen(answers, origin).map(NearGroup::existing).orElse(origin.existing());
   }
 
-  private static Map<String, String> faults(Answers answers, Origin origin) {
+  private static Map<String, String> faults(SiteContext site, Answers answers, Origin origin) {
     Map<String, String> faults = new LinkedHashMap<>();
     String title = answers.title() == null ? "" : answers.title().strip();
     if (title.isEmpty() || title.length() > Commission.LONGEST_TITLE) {
@@ -176,6 +185,9 @@ public class CommissionForm {
     }
     if (answers.type() == null) {
       faults.put("type", "Choose a type.");
+    }
+    if (answers.isNoDay(site)) {
+      faults.put("publishDate", DayText.HINT);
     }
     if (!existing(answers, origin).isEmpty() && !Boolean.TRUE.equals(answers.again())) {
       faults.put("again", "This group has an article already.");

@@ -3,6 +3,7 @@ package osmerin.app.groups;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.platform.web.In;
 import osmerin.core.group.Demand;
 import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
@@ -37,5 +38,16 @@ public record GroupRow(
 
   public @Nullable Volume volume() {
     return Volume.of(searches, searchesLow, searchesHigh);
+  }
+
+  /** Why it is in its topic: "0.61 near this topic: glaze; also fits Kiln". */
+  public String topicReason() {
+    if (topicNear == null) {
+      return "";
+    }
+    return In.nearness(topicNear)
+        + " near this topic"
+        + (topicWords.isEmpty() ? "" : ": " + String.join(", ", topicWords))
+        + (alsoTopic == null ? "" : "; also fits " + alsoTopic);
   }
 }

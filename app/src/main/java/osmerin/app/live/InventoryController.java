@@ -3,7 +3,6 @@ package osmerin.app.live;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,6 +27,7 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.text.Counted;
+import osmerin.core.workday.DayText;
 import osmerin.formats.text.UnreadableFileException;
 
 /** Bringing in what is live, matching it with groups, and seeing where articles compete. */
@@ -155,19 +155,18 @@ class InventoryController {
       SiteContext site,
       @PathVariable UUID id,
       @RequestParam(defaultValue = "false") boolean useChanged,
-      @RequestParam(defaultValue = "") String otherwise,
+      @RequestParam(required = false) @Nullable LocalDate otherwise,
       RedirectAttributes to) {
     int count = intake.bringIn(site, id, useChanged, day(otherwise));
     Foot.say(to, Counted.of(count, "article") + " imported. Check the groups they match.");
     return list(site);
   }
 
-  private static LocalDate day(String typed) {
-    try {
-      return LocalDate.parse(typed);
-    } catch (DateTimeParseException e) {
-      throw new RefusedException("“" + typed + "” is no day.");
+  private static LocalDate day(@Nullable LocalDate typed) {
+    if (typed == null) {
+      throw new RefusedException("Say when pages without any day went live. " + DayText.HINT);
     }
+    return typed;
   }
 
   @PostMapping("/inventory/match")

@@ -67,8 +67,7 @@ class PublishController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam String address,
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
-          @Nullable LocalDate day,
+      @RequestParam(required = false) @Nullable LocalDate day,
       RedirectAttributes to) {
     LocalDate since = day == null ? site.today() : day;
     attempts.wasPublishedElsewhere(site, number.number(), address, since);

@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -52,8 +51,7 @@ class RefreshController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam long depth,
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
-          @Nullable LocalDate date,
+      @RequestParam(required = false) @Nullable LocalDate date,
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
     if (!anyway) {

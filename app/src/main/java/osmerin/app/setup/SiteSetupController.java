@@ -98,8 +98,7 @@ class SiteSetupController {
   @Needs(Right.MANAGE)
   String addHoliday(
       SiteContext site,
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
-          @Nullable LocalDate day,
+      @RequestParam(required = false) @Nullable LocalDate day,
       @RequestParam String holiday,
       RedirectAttributes to,
       Model model,

@@ -37,7 +37,7 @@ class GroupsByHandTest extends BrowserTest {
     browser.keys(" ");
     browser.waitForText(".bulk", "1 marked");
     browser.choose("#bulk-what", "Split off as a group");
-    browser.press("Do it");
+    browser.press("Apply");
     browser.waitForText("#foot", "of their own");
     browser.waitFor(() -> browser.count("main tr[data-row]") == 2);
     browser.key(Keys.chord(Keys.CONTROL, "z"));
@@ -52,10 +52,10 @@ class GroupsByHandTest extends BrowserTest {
     browser.type(".bulk input[name=value]", "rye");
     browser.waitFor(() -> browser.has("#group-names option[value='rye bread']"));
     browser.type(".bulk input[name=value]", "no such group");
-    browser.press("Do it");
+    browser.press("Apply");
     browser.waitForText("[data-said]", "no such group");
     browser.type(".bulk input[name=value]", "rye bread");
-    browser.press("Do it");
+    browser.press("Apply");
     browser.waitForText("#foot", "moved");
     openGroup("rye bread");
     assertThat(browser.count("main tr[data-row]")).isEqualTo(3);
@@ -89,7 +89,7 @@ class GroupsByHandTest extends BrowserTest {
       browser.click("main tr[data-row] input[name=marked]");
       browser.choose("#bulk-what", "Move to topic");
       browser.type(".bulk input[name=value]:not([hidden])", "Eels");
-      browser.press("Do it");
+      browser.press("Apply");
       browser.waitForText("#foot", "moved");
     }
     openTopicOf("eel trap");

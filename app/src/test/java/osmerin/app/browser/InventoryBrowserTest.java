@@ -109,18 +109,18 @@ class InventoryBrowserTest extends BrowserTest {
     browser.waitForText(".bulk", "3 marked");
     browser.choose("#bulk-what", "Set intent");
     browser.choose(".bulk select[name=value]", "transactional");
-    browser.press("Do it");
+    browser.press("Apply");
     browser.waitForText("#foot", "3 keywords: intent transactional");
     assertThat(browser.text("main table")).contains("transactional");
     browser.click(".ledger-views details:nth-of-type(1) summary");
     browser.type("#view-name", "Eels only");
-    browser.press("Keep it");
+    browser.press("Save view");
     browser.waitForText(".ledger-views", "Eels only");
     browser.click(".view a");
     browser.waitFor(() -> browser.path().contains("q=eel"));
     browser.click(".ledger-views details:nth-of-type(2) summary");
     browser.click("[data-columns] li:nth-child(2) [data-column-up]");
-    browser.press("Show these");
+    browser.press("Apply");
     browser.waitFor(() -> browser.path().contains("columns=difficulty"));
     assertThat(browser.text("thead"))
         .startsWith("Keyword")

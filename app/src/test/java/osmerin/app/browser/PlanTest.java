@@ -8,6 +8,7 @@ import java.time.YearMonth;
 import java.time.temporal.TemporalAdjusters;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
+import osmerin.app.platform.web.In;
 
 /** The calendar by drag and by keys, the ledger's address, and the frame. */
 class PlanTest extends BrowserTest {
@@ -98,5 +99,45 @@ class PlanTest extends BrowserTest {
     assertThat(browser.find("#q").getAttribute("value")).isEqualTo("1+[5");
     assertThat(browser.path()).startsWith(base + "/articles");
     assertThat(browser.has("dialog[open]")).isFalse();
+  }
+
+  @Test
+  void aDateIsTypedAsPeopleSayItOrChosenInTheCalendarByKeys() {
+    String number = commission("Dated");
+    LocalDate day = site.today().plusDays(40);
+    browser.type("#publish-date", "+40");
+    browser.keys(Keys.TAB);
+    browser.waitFor(
+        () ->
+            browser
+                .find("#publish-date")
+                .getAttribute("value")
+                .equals(In.dayField(day, site.today())));
+    browser.press("Set");
+    browser.waitForText("#foot", number + " is to be published on " + In.day(day));
+
+    browser.run("document.querySelector('#publish-date').focus()");
+    browser.keys(Keys.ARROW_DOWN);
+    browser.waitFor(() -> browser.has(".month-box [tabindex='0']"));
+    browser.keys(Keys.ARROW_RIGHT);
+    browser.keys(Keys.ARROW_DOWN);
+    browser.keys(Keys.ENTER);
+    LocalDate later = day.plusDays(8);
+    browser.waitFor(
+        () ->
+            browser
+                .find("#publish-date")
+                .getAttribute("value")
+                .equals(In.dayField(later, site.today())));
+    assertThat(browser.has(".month-box")).isFalse();
+    browser.press("Set");
+    browser.waitForText("#foot", "is to be published on " + In.day(later));
+
+    browser.type("#publish-date", "the day after");
+    browser.keys(Keys.TAB);
+    browser.waitForText(
+        "main", "“the day after” is not a day. Type a day such as 8 dec, tue or +5.");
+    browser.press("Set");
+    browser.waitForText("main", "That was not done");
   }
 }

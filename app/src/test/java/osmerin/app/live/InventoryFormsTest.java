@@ -83,8 +83,8 @@ class InventoryFormsTest extends ApplicationTest {
 
   @ParameterizedTest
   @CsvSource({
-    "31 February, is no day",
-    "'', is no day",
+    "31 February, is not a day",
+    "'', Say when pages without any day went live",
     "2999-01-01, is yet to come",
   })
   void aDayThatCannotBeIsRefusedAndThePagesGoOnWaiting(String day, String words) {

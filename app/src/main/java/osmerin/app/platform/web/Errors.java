@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.ErrorResponse;
@@ -32,7 +33,11 @@ class Errors {
     NoResourceFoundException.class,
     MethodArgumentTypeMismatchException.class
   })
-  String notFound(HttpServletResponse response, Model model) {
+  String notFound(Exception e, HttpServletResponse response, Model model) {
+    // What a field refused to read is said as any other refusal.
+    if (NestedExceptionUtils.getRootCause(e) instanceof RefusedException refused) {
+      return refused(refused, response, model);
+    }
     return page(
         response,
         model,

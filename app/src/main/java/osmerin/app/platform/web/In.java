@@ -33,6 +33,17 @@ public final class In {
     return day == null ? "" : DAY.format(day);
   }
 
+  /**
+   * What a date field shows: "Tue 8 Dec", with the year when it is not this one; else what was
+   * typed.
+   */
+  public static String dayField(@Nullable Object day, LocalDate today) {
+    if (day instanceof LocalDate date) {
+      return date.getYear() == today.getYear() ? day(date) : dayAndYear(date);
+    }
+    return day == null ? "" : day.toString();
+  }
+
   /** "Tue 8 Dec 2026". */
   public static String dayAndYear(@Nullable LocalDate day) {
     return day == null ? "" : DAY_AND_YEAR.format(day);
