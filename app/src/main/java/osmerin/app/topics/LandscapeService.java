@@ -16,13 +16,15 @@ import osmerin.app.worth.SiteStrength;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.keyword.Volume;
 import osmerin.core.landscape.Circle;
+import osmerin.core.landscape.DemandPlot;
+import osmerin.core.landscape.DemandPlot.Point;
 import osmerin.core.landscape.Landscape;
 import osmerin.core.landscape.Landscape.Place;
 import osmerin.core.landscape.Landscape.Thing;
-import osmerin.core.landscape.OpportunityPlot;
-import osmerin.core.landscape.OpportunityPlot.Point;
 
-/** The pictures of research: all topics, the groups of one, and the opportunity plot. */
+/**
+ * The pictures of research: all topics, the groups of one, and the plot of demand and difficulty.
+ */
 @Service
 public class LandscapeService {
   static final int WIDTH = 820;
@@ -120,12 +122,12 @@ public class LandscapeService {
   public record Plotted(Group group, Circle circle) {}
 
   /**
-   * The opportunity plot.
+   * The plot of demand and difficulty.
    *
    * @param groups the plotted ones, the highest yield last, so that it lies on top
    * @param left groups of lower yield that the plot does not bear
    */
-  public record Plot(OpportunityPlot frame, List<Plotted> groups, int left) {
+  public record Plot(DemandPlot frame, List<Plotted> groups, int left) {
     public int width() {
       return PLOT_WIDTH;
     }
@@ -142,8 +144,8 @@ public class LandscapeService {
    */
   public Plot plot(ByYield byYield, SiteStrength siteStrength) {
     List<Group> shown = byYield.groups();
-    OpportunityPlot frame =
-        OpportunityPlot.of(
+    DemandPlot frame =
+        DemandPlot.of(
             shown.stream()
                 .map(g -> new Point(g.row().difficulty(), g.row().searches(), g.worth().hours()))
                 .toList(),

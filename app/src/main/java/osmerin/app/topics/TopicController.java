@@ -69,20 +69,29 @@ class TopicController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable String sort,
+      @RequestParam(required = false) @Nullable String several,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
     GroupOrder order = GroupOrder.of(sort);
+    boolean severalOnly = several != null;
     TopicPage topic = topics.topic(site, id, order);
+    List<Group> shown =
+        severalOnly
+            ? topic.groups().stream().filter(group -> group.row().keywords() > 1).toList()
+            : topic.groups();
+    model.addAttribute("several", severalOnly);
+    model.addAttribute(
+        "singles", topic.groups().stream().filter(g -> g.row().keywords() == 1).count());
     model.addAttribute("order", order);
     model.addAttribute("siteStrength", topic.siteStrength());
-    Paging paging = new Paging(page, PAGE, topic.groups().size());
+    Paging paging = new Paging(page, PAGE, shown.size());
     model.addAttribute("summary", topic.summary());
     model.addAttribute("topic", topic);
     model.addAttribute("topics", topics.topicNames(site));
     model.addAttribute("intents", SearchIntent.values());
     model.addAttribute("stages", FunnelStage.values());
     model.addAttribute("history", history.entries(site, Asked.of(Thing.TOPIC, id), 0, 10));
-    model.addAttribute("groups", paging.of(topic.groups()));
+    model.addAttribute("groups", paging.of(shown));
     model.addAttribute("paging", paging);
     return "topics/topic";
   }

@@ -110,12 +110,12 @@ class LandscapeTest {
 
   @Test
   void thePlotPutsDifficultyToTheRightAndDemandUpwards() {
-    OpportunityPlot plot =
-        OpportunityPlot.of(
+    DemandPlot plot =
+        DemandPlot.of(
             List.of(
-                new OpportunityPlot.Point(25.0, 1_000L, 8),
-                new OpportunityPlot.Point(75.0, 10L, 2),
-                new OpportunityPlot.Point(0.0, 0L, 8)),
+                new DemandPlot.Point(25.0, 1_000L, 8),
+                new DemandPlot.Point(75.0, 10L, 2),
+                new DemandPlot.Point(0.0, 0L, 8)),
             SiteReach.of(25),
             800,
             400);
@@ -128,7 +128,7 @@ class LandscapeTest {
     assertThat(plot.marks().get(0).r()).isEqualTo(2 * plot.marks().get(1).r() * 7 / 8);
     assertThat(plot.marks().get(2).y()).isEqualTo(400);
     assertThat(plot.ticks())
-        .extracting(OpportunityPlot.Tick::demand)
+        .extracting(DemandPlot.Tick::demand)
         .containsExactly(1L, 10L, 100L, 1_000L);
   }
 

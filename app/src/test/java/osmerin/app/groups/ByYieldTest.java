@@ -20,7 +20,7 @@ import osmerin.core.intent.FunnelStage;
 import osmerin.core.intent.SearchIntent;
 
 /** Which groups the plot shows when it cannot show all. */
-class OpportunitiesTest extends ApplicationTest {
+class ByYieldTest extends ApplicationTest {
   private static final int GROUPS = 40;
   private static final int EACH = 10;
 

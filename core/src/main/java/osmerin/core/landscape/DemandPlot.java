@@ -15,7 +15,7 @@ import osmerin.core.worth.SiteReach;
  * @param sure x left of which the chance is above 0.75
  * @param unlikely x right of which the chance is below 0.25
  */
-public record OpportunityPlot(
+public record DemandPlot(
     List<Circle> marks, List<Tick> ticks, double line, double sure, double unlikely) {
   /** A mark's least and greatest radius in pixels. */
   private static final double LEAST = 4;
@@ -28,7 +28,7 @@ public record OpportunityPlot(
   /** A line across at a demand. */
   public record Tick(long demand, double y) {}
 
-  public OpportunityPlot {
+  public DemandPlot {
     marks = List.copyOf(marks);
     ticks = List.copyOf(ticks);
   }
@@ -38,8 +38,7 @@ public record OpportunityPlot(
    *
    * @param width of the field in pixels, difficulty 0 at its left and 100 at its right edge
    */
-  public static OpportunityPlot of(
-      List<Point> points, SiteReach reach, double width, double height) {
+  public static DemandPlot of(List<Point> points, SiteReach reach, double width, double height) {
     long bottom = bottom(points);
     long top = top(points, bottom);
     double decades = Math.log10(top) - Math.log10(bottom);
@@ -56,7 +55,7 @@ public record OpportunityPlot(
     for (long demand = bottom; demand <= top; demand *= 10) {
       ticks.add(new Tick(demand, y(demand, bottom, decades, height)));
     }
-    return new OpportunityPlot(
+    return new DemandPlot(
         marks,
         ticks,
         x(reach.difficultyAt(0.5), width),
