@@ -120,7 +120,7 @@ class InventoryBrowserTest extends BrowserTest {
     browser.waitFor(() -> browser.path().contains("q=eel"));
     browser.click(".ledger-views details:nth-of-type(2) summary");
     browser.click("[data-columns] li:nth-child(2) [data-column-up]");
-    browser.press("Apply");
+    browser.press("Show columns");
     browser.waitFor(() -> browser.path().contains("columns=difficulty"));
     assertThat(browser.text("thead"))
         .startsWith("Keyword")
