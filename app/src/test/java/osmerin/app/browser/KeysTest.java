@@ -112,7 +112,7 @@ class KeysTest extends BrowserTest {
     browser.keys(Keys.ENTER);
     browser.waitForText("#drawer h2", "Too soon");
     browser.date("#drawer-publish-date", site.today().plusDays(1).toString());
-    browser.click("#drawer form[action$='publish-date'] button");
+    browser.click("#drawer form[action$='publish-date'] button.btn");
     browser.waitForText("#drawer [data-said]", "cannot be published on");
     assertThat(browser.has("main .ledger")).isTrue();
     browser.click("#drawer [data-said] .btn-primary");
