@@ -69,7 +69,7 @@ import osmerin.core.runup.StepRole;
 public class DemoLoader implements ApplicationRunner {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
   private static final String PASSWORD = "throw-glaze-fire";
-  private static final int TOPICS_IN_FOCUS = 2;
+  private static final int LEAD_TOPICS = 2;
   private static final Duration FIRST_IMPORT = Duration.ofDays(740);
   private static final Duration LATER_IMPORT = Duration.ofDays(90);
   private static final int[] POSITIONS_DAYS_AGO = {560, 380, 200, 20};
@@ -203,7 +203,7 @@ public class DemoLoader implements ApplicationRunner {
       addComingMonths();
       addPitches();
       addTargets();
-      keepInFocus();
+      chooseLeadTopics();
     }
 
     private void addLaterImport() {
@@ -262,12 +262,12 @@ public class DemoLoader implements ApplicationRunner {
       matching.correct(strategist, live.get(1).articles().get(0).number(), live.get(0).row().id());
     }
 
-    private void keepInFocus() {
+    private void chooseLeadTopics() {
       SiteContext strategist = as("Odile Brandt");
       topicPages
           .overview(strategist)
           .topics()
-          .subList(0, TOPICS_IN_FOCUS)
+          .subList(0, LEAD_TOPICS)
           .forEach(t -> topicEdits.focus(strategist, t.topic().id(), true));
     }
 

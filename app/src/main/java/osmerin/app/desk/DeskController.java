@@ -49,7 +49,7 @@ class DeskController {
     Month month = months.month(site, now);
     model.addAttribute("desk", desks.desk(site, month));
     model.addAttribute("first", firstSteps(site, month));
-    model.addAttribute("focus", topics.inFocus(site));
+    model.addAttribute("leadTopics", topics.leadTopics(site));
     return "desk/desk";
   }
 

@@ -24,8 +24,8 @@ import osmerin.app.site.SiteContext;
  */
 @Service
 public class TopicEdits implements Reversal {
-  /** More topics than these nobody keeps in mind. */
-  static final int MOST_IN_FOCUS = 5;
+  /** More lead topics than these nobody keeps in mind. */
+  static final int MOST_LEADS = 5;
 
   private static final String PILLAR = "Pillar";
   private static final String FOCUS = "Lead topic";
@@ -110,9 +110,9 @@ public class TopicEdits implements Reversal {
   @Transactional
   public void focus(SiteContext context, long id, boolean on) {
     TopicRow topic = begin(context, id);
-    if (on && topics.countFocus(context.siteId()) >= MOST_IN_FOCUS) {
+    if (on && topics.countFocus(context.siteId()) >= MOST_LEADS) {
       throw new RefusedException(
-          "There are already %s lead topics. Remove one first.".formatted(MOST_IN_FOCUS));
+          "There are already %s lead topics. Remove one first.".formatted(MOST_LEADS));
     }
     if (topics.focus(context.siteId(), id, on ? clock.instant() : null) == 1) {
       history.note(

@@ -108,8 +108,8 @@ public class TopicService {
     return topics.topics(context.siteId(), true);
   }
 
-  /** The topics that the team keeps in mind, the one longest in focus first. */
-  public List<TopicSummary> inFocus(SiteContext context) {
+  /** The lead topics, the one chosen first before the others. */
+  public List<TopicSummary> leadTopics(SiteContext context) {
     return topics.topics(context.siteId(), true).stream()
         .filter(t -> t.focusAt() != null)
         .sorted(Comparator.comparing(TopicRow::focusAt))

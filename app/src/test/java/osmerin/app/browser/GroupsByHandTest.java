@@ -196,7 +196,7 @@ class GroupsByHandTest extends BrowserTest {
   }
 
   @Test
-  void aTopicIsNamedKeptInFocusAndGetsAnotherPillar() {
+  void aTopicIsNamedLeadsAndGetsAnotherPillar() {
     moveAllToOneTopic();
     browser.click("h1 [data-edit-open]");
     browser.type("h1 input[name=name]", "All of eels");

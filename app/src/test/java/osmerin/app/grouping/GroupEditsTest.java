@@ -216,7 +216,7 @@ class GroupEditsTest extends ApplicationTest {
   }
 
   @Test
-  void noMoreThanFiveTopicsAreInFocus() {
+  void thereAreFiveLeadTopicsAtMost() {
     for (int i = 0; i < 6; i++) {
       bring(
           "keyword,volume,urls\nalone%1$d,5,f%1$d.example/1 f%1$d.example/2 f%1$d.example/3 f%1$d.example/4 f%1$d.example/5\n"
@@ -228,7 +228,7 @@ class GroupEditsTest extends ApplicationTest {
     }
     assertThatThrownBy(() -> topics.focus(site, topic("Topic 5").id(), true))
         .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("5 topics");
+        .hasMessageContaining("5 lead topics");
     undo.undoLatest(site);
     topics.focus(site, topic("Topic 5").id(), true);
     assertThat(topic("Topic 5").focusAt()).isNotNull();
