@@ -14,6 +14,8 @@ import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.Steps;

@@ -7,6 +7,8 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.rounds.GroupArticle;
+import osmerin.app.rounds.Round;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;

@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;

@@ -2,6 +2,8 @@ package osmerin.app.articles;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 
 /**

@@ -9,6 +9,7 @@ import osmerin.app.history.Change;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;

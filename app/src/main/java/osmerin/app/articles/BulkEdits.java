@@ -13,6 +13,7 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;

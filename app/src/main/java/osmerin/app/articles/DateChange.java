@@ -3,6 +3,8 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.rounds.Impossible;
+import osmerin.app.rounds.Round;
 
 /** What came of setting a publish date. */
 public sealed interface DateChange {

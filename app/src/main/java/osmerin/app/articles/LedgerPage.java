@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import java.util.List;
+import osmerin.app.rounds.PlannedRound;
 
 /** A page of the articles ledger. */
 public record LedgerPage(List<PlannedRound> rows, long total, ArticleFilter filter) {

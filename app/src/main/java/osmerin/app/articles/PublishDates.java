@@ -13,6 +13,8 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Impossible;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.runup.BackPlan;

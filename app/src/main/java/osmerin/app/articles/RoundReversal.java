@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import osmerin.app.history.Change;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 
 /** How a feature that works on rounds, such as briefs, takes back its own fields of an article. */

@@ -10,6 +10,8 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Phase;

@@ -3,9 +3,9 @@ package osmerin.app.desk;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import osmerin.app.articles.Round;
 import osmerin.app.history.Entry;
 import osmerin.app.plan.Month;
+import osmerin.app.rounds.Round;
 import osmerin.core.pace.Pace;
 
 /**

@@ -11,8 +11,8 @@ import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.HandlerMapping;
 import org.thymeleaf.context.LazyContextVariable;
-import osmerin.app.articles.StandingWords;
 import osmerin.app.platform.web.In;
+import osmerin.app.rounds.StandingWords;
 import osmerin.app.site.SiteService;
 
 /**

@@ -7,9 +7,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import osmerin.app.articles.PlannedRound;
-import osmerin.app.articles.StandingWords;
 import osmerin.app.plan.Month;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.StandingWords;
 
 /**
  * The month as a strip: a tick a day, a mark for each article, a rule for today. Lengths are in the

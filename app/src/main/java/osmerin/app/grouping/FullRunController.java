@@ -9,7 +9,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.grouping.FullRunService.Preview;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.site.Needs;
@@ -40,7 +39,7 @@ class FullRunController {
       @RequestParam(defaultValue = "1") int page,
       Model model) {
     GroupingSettings now = runs.settings(site);
-    Preview preview =
+    RunPreview preview =
         runs.preview(
             site,
             minShared == null ? now.minShared() : minShared,

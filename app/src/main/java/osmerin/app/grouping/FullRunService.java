@@ -57,7 +57,7 @@ public class FullRunService {
   private final ApplicationEventPublisher events;
 
   /** The pages of one preview come from one run. */
-  private final Cache<Asked, Preview> previews =
+  private final Cache<Asked, RunPreview> previews =
       Caffeine.newBuilder().maximumSize(8).expireAfterAccess(Duration.ofMinutes(10)).build();
 
   FullRunService(
@@ -86,30 +86,6 @@ public class FullRunService {
   /** What was asked for, and of which state of the site. */
   private record Asked(long siteId, GroupingSettings settings, String state) {}
 
-  /** A move in words. */
-  public record Move(String keyword, @Nullable Long volume, @Nullable String from, String to) {}
-
-  /**
-   * What a full run would do.
-   *
-   * @param now the groups there are
-   * @param groups those there would be
-   * @param fresh those of them that are new
-   * @param ended groups that would have no keywords left
-   * @param moves keywords that would change their group, by volume
-   * @param pinned keywords that stay because a person put them there or locked their group
-   * @param seal stands for exactly these moves
-   */
-  public record Preview(
-      GroupingSettings settings,
-      int now,
-      int groups,
-      int fresh,
-      int ended,
-      List<Move> moves,
-      int pinned,
-      String seal) {}
-
   /** How the site groups. */
   public GroupingSettings settings(SiteContext context) {
     return choice.settings(context.siteId());
@@ -117,7 +93,7 @@ public class FullRunService {
 
   /** What a full run with these settings would do. */
   @Transactional(readOnly = true)
-  public Preview preview(SiteContext context, int minShared, Mode mode, int near) {
+  public RunPreview preview(SiteContext context, int minShared, Mode mode, int near) {
     context.require(Right.IMPORT);
     return previews.get(
         new Asked(context.siteId(), settings(minShared, mode, near), history.state(context)),
@@ -223,12 +199,12 @@ public class FullRunService {
           group.locked() || group.archivedAt() != null);
     }
 
-    Preview preview() {
-      List<Move> moves =
+    RunPreview preview() {
+      List<RunPreview.Move> moves =
           run.moves().stream()
               .map(
                   m ->
-                      new Move(
+                      new RunPreview.Move(
                           m.keyword().text(),
                           m.keyword().volume() == null ? null : m.keyword().volume().searches(),
                           m.from() == null ? null : rows.get(Long.valueOf(m.from())).name(),
@@ -239,7 +215,7 @@ public class FullRunService {
           standing.stream()
               .mapToInt(s -> s.locked() ? s.members().size() : s.pinned().size())
               .sum();
-      return new Preview(
+      return new RunPreview(
           settings,
           standing.size(),
           run.groups().size(),

@@ -2,7 +2,7 @@ package osmerin.app.groups;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import osmerin.app.articles.GroupArticle;
+import osmerin.app.rounds.GroupArticle;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.worth.Worth;
 

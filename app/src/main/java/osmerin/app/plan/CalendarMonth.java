@@ -9,7 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import osmerin.app.articles.PlannedRound;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.core.workday.WorkCalendar;
 
 /** A month ruled into weeks from Monday to Sunday. */

@@ -3,7 +3,7 @@ package osmerin.app.plan;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
-import osmerin.app.articles.PlannedRound;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.core.pace.Pace;
 
 /**

@@ -3,9 +3,9 @@ package osmerin.app.publishing;
 import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import osmerin.app.articles.Round;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.history.Change;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 
 /** Takes back the hour of publishing. */

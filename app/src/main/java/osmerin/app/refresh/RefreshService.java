@@ -5,9 +5,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.articles.Round;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 
 /** Opens refresh rounds on live articles. */

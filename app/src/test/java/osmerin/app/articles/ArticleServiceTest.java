@@ -15,6 +15,8 @@ import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Impossible;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;

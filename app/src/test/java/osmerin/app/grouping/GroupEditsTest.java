@@ -16,8 +16,6 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
-import osmerin.app.articles.GroupArticle;
-import osmerin.app.grouping.FullRunService.Preview;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupPages;
 import osmerin.app.groups.GroupPages.Member;
@@ -33,6 +31,7 @@ import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.SiteKeywords;
+import osmerin.app.rounds.GroupArticle;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -238,12 +237,12 @@ class GroupEditsTest extends ApplicationTest {
   void aFullRunDoesWhatItShowedAndIsOneUndo() {
     Map<String, List<String>> before = groups();
     bring("keyword,volume,urls\nrye bread,400,%1$s\nbake rye,200,%1$s\n".formatted(TRAPS));
-    Preview preview = runs.preview(site, 3, Mode.LOOSE, 43);
+    RunPreview preview = runs.preview(site, 3, Mode.LOOSE, 43);
     assertThat(preview.now()).isEqualTo(3);
     assertThat(preview.groups()).isEqualTo(2);
     assertThat(preview.ended()).isEqualTo(1);
     assertThat(preview.moves())
-        .extracting(FullRunService.Move::keyword)
+        .extracting(RunPreview.Move::keyword)
         .containsExactly("rye bread", "bake rye");
     assertThatThrownBy(() -> runs.apply(site, 3, Mode.LOOSE, 43, "0-0"))
         .isInstanceOf(RefusedException.class);

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.grouping.FullRunService;
+import osmerin.app.grouping.RunPreview;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupPages;
 import osmerin.app.groups.MemberRow;
@@ -169,8 +170,7 @@ class ImportServiceTest extends ApplicationTest {
     java.nio.file.Path sample =
         java.nio.file.Path.of("..", "docs", "samples", "marlpit-keywords.csv");
     imports.importFile(site, "sample.csv", java.nio.file.Files.readAllBytes(sample));
-    FullRunService.Preview preview =
-        runs.preview(site, 3, osmerin.core.group.GroupingSettings.Mode.LOOSE, 43);
+    RunPreview preview = runs.preview(site, 3, osmerin.core.group.GroupingSettings.Mode.LOOSE, 43);
     assertThat(preview.moves()).isEmpty();
     assertThat(preview.groups())
         .isEqualTo(preview.now())

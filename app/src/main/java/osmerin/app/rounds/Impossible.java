@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.rounds;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -14,11 +14,11 @@ import osmerin.core.runup.RunUpStep;
  */
 public record Impossible(LocalDate wanted, List<String> deciding, LocalDate earliest) {
   /** Whether a plan is impossible on its date. */
-  static boolean is(BackPlan plan) {
+  public static boolean is(BackPlan plan) {
     return plan.course() == Course.IMPOSSIBLE;
   }
 
-  static Impossible of(BackPlan plan, LocalDate wanted) {
+  public static Impossible of(BackPlan plan, LocalDate wanted) {
     return new Impossible(
         wanted, plan.deciding().stream().map(RunUpStep::name).toList(), plan.earliestPublishDate());
   }

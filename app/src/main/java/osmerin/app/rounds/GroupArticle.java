@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.rounds;
 
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;

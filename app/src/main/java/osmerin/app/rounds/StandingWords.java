@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.rounds;
 
 import osmerin.app.platform.web.In;
 import osmerin.core.article.Standing;

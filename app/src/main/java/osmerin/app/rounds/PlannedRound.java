@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.rounds;
 
 import java.time.LocalDate;
 import java.util.List;

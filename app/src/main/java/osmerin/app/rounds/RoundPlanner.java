@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.rounds;
 
 import java.time.LocalDate;
 import java.util.List;
@@ -13,16 +13,16 @@ import osmerin.core.runup.StepProgress;
 import osmerin.core.workday.WorkCalendar;
 
 /** Works the plans of rounds out for one site and one day. */
-final class RoundPlanner {
+public final class RoundPlanner {
   private final WorkCalendar calendar;
   private final LocalDate today;
 
-  RoundPlanner(WorkCalendar calendar, LocalDate today) {
+  public RoundPlanner(WorkCalendar calendar, LocalDate today) {
     this.calendar = calendar;
     this.today = today;
   }
 
-  List<PlannedRound> plan(List<Round> rounds, List<StepRow> steps) {
+  public List<PlannedRound> plan(List<Round> rounds, List<StepRow> steps) {
     Map<Long, List<StepRow>> byRound =
         steps.stream().collect(Collectors.groupingBy(StepRow::roundId));
     return rounds.stream()
@@ -30,19 +30,19 @@ final class RoundPlanner {
         .toList();
   }
 
-  PlannedRound plan(Round round, List<StepRow> steps) {
+  public PlannedRound plan(Round round, List<StepRow> steps) {
     BackPlan plan = backPlan(round, steps, round.day());
     Standing standing = Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
     return new PlannedRound(round, steps, plan, standing, today);
   }
 
   /** The plan of a round that begins today. */
-  BackPlan fresh(RunUp runUp, LocalDate publishDate) {
+  public BackPlan fresh(RunUp runUp, LocalDate publishDate) {
     return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendar, Map.of()));
   }
 
   /** The plan that the round would have with another publish date. */
-  BackPlan backPlan(Round round, List<StepRow> steps, @Nullable LocalDate publishDate) {
+  public BackPlan backPlan(Round round, List<StepRow> steps, @Nullable LocalDate publishDate) {
     RunUp runUp =
         new RunUp(round.typeName(), round.cushion(), steps.stream().map(StepRow::step).toList());
     Map<String, StepProgress> progress =
