@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.history.Change;
@@ -90,7 +91,7 @@ class ArticleReversal implements Reversal {
   private boolean putPerson(SiteContext context, Round round, Change change) {
     StepRole role = StepRole.valueOf(change.field().toUpperCase(Locale.ROOT));
     String now = round.person(role) == null ? null : round.person(role).toString();
-    if (!java.util.Objects.equals(now, change.to())) {
+    if (!Objects.equals(now, change.to())) {
       return false;
     }
     if (change.from() == null) {

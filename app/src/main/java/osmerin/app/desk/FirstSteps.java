@@ -3,7 +3,7 @@ package osmerin.app.desk;
 import java.util.List;
 
 /**
- * What a site needs before its first month, for those who may do it.
+ * What a site needs before its first month, as far as the person may do it.
  *
  * @param steps in the order they are best done
  */
@@ -12,11 +12,12 @@ public record FirstSteps(List<Step> steps) {
    * One of them.
    *
    * @param path behind the site's address
+   * @param optional whether a site can do without it
    */
-  public record Step(String title, String why, String path, boolean done) {}
+  public record Step(String title, String why, String path, boolean done, boolean optional) {}
 
-  /** Whether something is still to do; a site of one person needs no others. */
+  /** Whether something that the site needs is still to do. */
   public boolean isOpen() {
-    return steps.stream().anyMatch(step -> !step.done() && !step.path().equals("/team"));
+    return steps.stream().anyMatch(step -> !step.done() && !step.optional());
   }
 }

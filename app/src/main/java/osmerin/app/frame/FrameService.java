@@ -36,6 +36,8 @@ public class FrameService {
   /** Everything that changes what stands around a page is an entry in the history. */
   private final Cache<Asked, OfSite> kept = Caffeine.newBuilder().maximumSize(500).build();
 
+  private final Cache<OfMonth, Tideline> tidelines = Caffeine.newBuilder().maximumSize(500).build();
+
   FrameService(
       GroupService groups,
       PitchService pitches,
@@ -57,6 +59,8 @@ public class FrameService {
 
   /** What is asked for, on which day and after which changes. */
   private record Asked(long siteId, String slug, LocalDate today, String changes) {}
+
+  private record OfMonth(long siteId, LocalDate today, YearMonth month, String changes) {}
 
   /** What everybody sees who works on a site. */
   private record OfSite(List<Area> areas, Tideline tideline) {}
@@ -88,7 +92,8 @@ public class FrameService {
   }
 
   public Tideline tideline(SiteContext context, YearMonth month) {
-    return Tideline.of(months.month(context, month));
+    OfMonth asked = new OfMonth(context.siteId(), context.today(), month, history.state(context));
+    return tidelines.get(asked, key -> Tideline.of(months.month(context, month)));
   }
 
   private List<Area> areas(SiteContext context, Month month) {

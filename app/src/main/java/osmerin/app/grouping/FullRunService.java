@@ -47,7 +47,6 @@ import osmerin.core.text.Counted;
 public class FullRunService {
   private final SiteKeywords siteKeywords;
   private final GroupService groupService;
-  private final HandEditMapper edits;
   private final HandEdits handEdits;
   private final GroupingChoice choice;
   private final GroupStore store;
@@ -63,7 +62,6 @@ public class FullRunService {
   FullRunService(
       SiteKeywords siteKeywords,
       GroupService groupService,
-      HandEditMapper edits,
       HandEdits handEdits,
       GroupingChoice choice,
       GroupStore store,
@@ -75,7 +73,6 @@ public class FullRunService {
     this.events = events;
     this.siteKeywords = siteKeywords;
     this.groupService = groupService;
-    this.edits = edits;
     this.handEdits = handEdits;
     this.choice = choice;
     this.store = store;

@@ -20,6 +20,11 @@ public record Group(
     return Coverage.of(articles.stream().map(GroupArticle::answer).toList());
   }
 
+  /** Whether another article on it would compete with one there is, live or in work. */
+  public boolean hasArticles() {
+    return !articles.isEmpty();
+  }
+
   public boolean isOpen() {
     return !coverage().isAnswered() && row.archivedAt() == null;
   }

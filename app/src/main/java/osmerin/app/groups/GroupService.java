@@ -204,10 +204,13 @@ public class GroupService {
     return groups.hasKeywords(context.siteId());
   }
 
-  /** How many groups, keywords and groups without a topic there are. */
-  public Counts counts(SiteContext context) {
+  /**
+   * How many groups, keywords and groups without a topic there are.
+   *
+   * @param all the groups as they are weighed now
+   */
+  public Counts counts(SiteContext context, Weighing.Weighed all) {
     long siteId = context.siteId();
-    Weighing.Weighed all = weighing.all(context);
     return new Counts(
         all.count(Among.ALL),
         all.count(new Among(null, null, true)),

@@ -31,6 +31,12 @@ public class Weighing {
   private final ArticleService articles;
   private final StrengthService siteStrength;
 
+  private final Cache<Asked, List<GroupFigures>> figures =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_KEPT)
+          .weigher((Asked asked, List<GroupFigures> its) -> 1 + its.size())
+          .build();
+
   Weighing(
       GroupMapper groups,
       EvidenceService evidence,
@@ -46,12 +52,6 @@ public class Weighing {
 
   /** After which changes and evidence figures were read; reading them takes most of the time. */
   private record Asked(long siteId, String changes, String evidence) {}
-
-  private final Cache<Asked, List<GroupFigures>> figures =
-      Caffeine.newBuilder()
-          .maximumWeight(MOST_KEPT)
-          .weigher((Asked asked, List<GroupFigures> its) -> 1 + its.size())
-          .build();
 
   private List<GroupFigures> figures(SiteContext context) {
     Asked asked =

@@ -195,8 +195,7 @@ class InventoryController {
     if (what == What.CONFIRM) {
       Foot.say(to, Counted.of(matching.confirm(site, numbers), "article") + " matched.");
     } else {
-      articles.change(site, numbers, BulkEdits.What.ARCHIVE, null, true);
-      Foot.say(to, Counted.of(numbers.size(), "page") + " set aside. The archive has them.");
+      Foot.say(to, articles.change(site, numbers, BulkEdits.What.ARCHIVE, null, true).sentence());
     }
     return list(site);
   }

@@ -116,7 +116,7 @@ class PitchController {
   private void askOfAnswered(SiteContext site, List<Long> marked) {
     List<String> answered =
         groups.groups(site, marked).stream()
-            .filter(group -> !group.articles().isEmpty())
+            .filter(Group::hasArticles)
             .map(
                 group ->
                     "%s: %s %s"

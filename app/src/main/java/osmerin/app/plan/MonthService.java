@@ -89,6 +89,11 @@ public class MonthService implements Reversal {
         calendar);
   }
 
+  /** Whether a target was ever set. */
+  public boolean hasTargets(SiteContext context) {
+    return targets.hasAny(context.siteId());
+  }
+
   /**
    * Sets a month's targets.
    *

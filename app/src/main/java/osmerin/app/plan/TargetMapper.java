@@ -11,6 +11,9 @@ interface TargetMapper {
   /** Holds every other change of the site's targets back until the transaction ends. */
   String lock(@Param("siteId") long siteId);
 
+  /** Whether any month ever had one. */
+  boolean hasAny(@Param("siteId") long siteId);
+
   List<Target> of(@Param("siteId") long siteId, @Param("month") LocalDate month);
 
   void set(

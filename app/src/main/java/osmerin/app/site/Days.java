@@ -21,7 +21,7 @@ class Days implements Converter<String, LocalDate> {
     if (typed.isBlank()) {
       return null;
     }
-    LocalDate today = sites.current().map(SiteContext::today).orElseGet(LocalDate::now);
+    LocalDate today = sites.current().orElseThrow().today();
     return DayText.read(typed, today).orElseThrow(() -> new RefusedException(refusal(typed)));
   }
 

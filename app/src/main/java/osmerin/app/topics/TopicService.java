@@ -100,7 +100,7 @@ public class TopicService {
     return new Overview(
         summaries,
         groups.groups(context, all.byYield(open).ids().stream().limit(NEXT_SHOWN).toList()),
-        groups.counts(context));
+        groups.counts(context, all));
   }
 
   /** The topics by name. */

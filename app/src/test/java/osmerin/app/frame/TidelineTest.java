@@ -3,6 +3,7 @@ package osmerin.app.frame;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.YearMonth;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -75,5 +76,28 @@ class TidelineTest extends ApplicationTest {
   private void commission(YearMonth month, int day) {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     articles.commission(site, new Commission("An article", type, null, Map.of(), month.atDay(day)));
+  }
+
+  @Test
+  void threeOfADayStandAboveEachOtherAndAFourthBeside() {
+    YearMonth later = YearMonth.from(site.today()).plusMonths(3);
+    for (int i = 0; i < 4; i++) {
+      commission(later, 10);
+    }
+    List<Mark> marks = Tideline.of(months.month(site, later)).marks();
+    assertThat(marks.subList(0, 3)).extracting(Mark::x).containsOnly(marks.get(0).x());
+    assertThat(marks.subList(0, 3)).extracting(Mark::y).doesNotHaveDuplicates();
+    assertThat(marks.get(3).x()).isGreaterThan(marks.get(0).x());
+  }
+
+  @Test
+  void itShowsTheMonthThatThePageIsAboutAndWhatChangesThere() {
+    YearMonth now = YearMonth.from(site.today());
+    YearMonth later = now.plusMonths(4);
+    assertThat(frames.frame(site, null).tideline().month().month()).isEqualTo(now);
+    assertThat(frames.frame(site, later).tideline().month().month()).isEqualTo(later);
+    assertThat(frames.frame(site, later).tideline().marks()).isEmpty();
+    commission(later, 5);
+    assertThat(frames.frame(site, later).tideline().marks()).hasSize(1);
   }
 }

@@ -207,4 +207,34 @@ class UndoServiceTest extends ApplicationTest {
     assertThat(history.people(site)).extracting(History.Doer::name).containsExactly("Una Berg");
     assertThat(history.entries(emptySite(), Asked.ALL, 0, 9)).isEmpty();
   }
+
+  @Test
+  void undoingTheLatestAgainGoesFurtherBackAndRedoingGoesForwardAgain() {
+    List<String> states = new ArrayList<>(List.of(state()));
+    for (Stage to : List.of(Stage.BRIEFED, Stage.DRAFTING, Stage.EDITING)) {
+      stageMoves.move(site, number, to, articles.get(site, number).stage(), true);
+      states.add(state());
+    }
+    for (int back = 2; back >= 0; back--) {
+      undo.undoLatest(site);
+      assertThat(state()).isEqualTo(states.get(back));
+    }
+    undo.redoLatest(site);
+    assertThat(state()).isEqualTo(states.get(1));
+    undo.redoLatest(site);
+    assertThat(state()).isEqualTo(states.get(2));
+    undo.undoLatest(site);
+    assertThat(state()).isEqualTo(states.get(1));
+    // A new change ends what could be redone.
+    edits.rename(site, number, "More eels", articles.get(site, number).article().version());
+    assertThatThrownBy(() -> undo.redoLatest(site)).hasMessage("You have nothing to redo.");
+  }
+
+  @Test
+  void nobodyRedoesWhatAnotherUndid() {
+    stageMoves.move(site, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    undo.undoLatest(site);
+    SiteContext other = join(site.site(), "Edda Noor", Role.EDITOR);
+    assertThatThrownBy(() -> undo.redoLatest(other)).isInstanceOf(RefusedException.class);
+  }
 }

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.history.UndoService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -33,6 +34,7 @@ class InventoryFormsTest extends ApplicationTest {
       """;
 
   @Autowired private ImportService imports;
+  @Autowired private UndoService undo;
   @Autowired private LiveMatching matching;
   private SiteContext site;
   private HttpPerson person;
@@ -161,5 +163,20 @@ class InventoryFormsTest extends ApplicationTest {
     HttpResponse<String> answer = person.upload(live + "/inventory/file", "pages.csv", PAGES);
     assertThat(answer.statusCode()).isEqualTo(302);
     return URI.create(answer.headers().firstValue("Location").orElseThrow()).getPath();
+  }
+
+  @Test
+  void aPageThatIsNoArticleIsSetAsideAndCanComeBack() {
+    person.post(upload(), "otherwise", "1 jan 2024");
+    long before = matching.countMatches(site, false);
+    int number = matching.matches(site, false, 0, 10).get(0).number();
+    HttpResponse<String> answer =
+        person.post(
+            live + "/inventory/bulk", "what", "SET_ASIDE", "marked", String.valueOf(number));
+    assertThat(answer.statusCode()).isEqualTo(302);
+    assertThat(matching.countMatches(site, false)).isEqualTo(before - 1);
+    assertThat(matching.matches(site, false, 0, 10)).noneMatch(row -> row.number() == number);
+    undo.undoLatest(site);
+    assertThat(matching.countMatches(site, false)).isEqualTo(before);
   }
 }

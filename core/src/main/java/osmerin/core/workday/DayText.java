@@ -4,6 +4,7 @@ import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
+import java.time.Year;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
@@ -101,7 +102,7 @@ public final class DayText {
     }
     return Stream.of(0, 1, -1)
         .map(years -> today.getYear() + years)
-        .filter(y -> day <= month.length(java.time.Year.isLeap(y)))
+        .filter(y -> day <= month.length(Year.isLeap(y)))
         .map(y -> LocalDate.of(y, month, day))
         .min(Comparator.comparingLong(date -> Math.abs(ChronoUnit.DAYS.between(today, date))))
         .orElseThrow(() -> new DateTimeException("no such day"));

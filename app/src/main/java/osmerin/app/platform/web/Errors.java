@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.core.NestedExceptionUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.ErrorResponse;
@@ -28,16 +27,17 @@ class Errors {
   private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
   private final SecureRandom random = new SecureRandom();
 
-  @ExceptionHandler({
-    NotFoundException.class,
-    NoResourceFoundException.class,
-    MethodArgumentTypeMismatchException.class
-  })
-  String notFound(Exception e, HttpServletResponse response, Model model) {
-    // What a field refused to read is said as any other refusal.
-    if (NestedExceptionUtils.getRootCause(e) instanceof RefusedException refused) {
-      return refused(refused, response, model);
-    }
+  /** What the reader of a field refused is said as any other refusal; else the address is none. */
+  @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+  String unreadable(
+      MethodArgumentTypeMismatchException e, HttpServletResponse response, Model model) {
+    return e.getRootCause() instanceof RefusedException refused
+        ? refused(refused, response, model)
+        : notFound(response, model);
+  }
+
+  @ExceptionHandler({NotFoundException.class, NoResourceFoundException.class})
+  String notFound(HttpServletResponse response, Model model) {
     return page(
         response,
         model,
