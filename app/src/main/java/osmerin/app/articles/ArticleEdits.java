@@ -66,7 +66,7 @@ public class ArticleEdits {
   public void rename(SiteContext context, int number, String title, int seen) {
     context.require(Right.EDIT);
     Round round = looking.get(context, number);
-    String wanted = ArticleService.title(title);
+    String wanted = Commission.title(title);
     if (articles.rename(round.article().id(), wanted, seen) == 0) {
       Map<String, String> now = Map.of("seen", String.valueOf(round.article().version()));
       throw new ConflictException(

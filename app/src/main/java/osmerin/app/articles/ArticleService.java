@@ -6,7 +6,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -35,7 +34,6 @@ import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;
-import osmerin.core.runup.StepRole;
 
 /** Articles, their rounds, steps, stages and dates. */
 @Service
@@ -78,7 +76,7 @@ public class ArticleService {
   @Transactional
   public Round commission(SiteContext context, Commission commission, List<Change> besides) {
     context.require(Right.COMMISSION);
-    String title = title(commission.title());
+    String title = Commission.title(commission.title());
     ArticleType type = type(context, Kind.NEW, commission.typeId());
     int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
@@ -159,24 +157,6 @@ public class ArticleService {
         .filter(type -> type.id() == id)
         .findFirst()
         .orElseThrow(() -> new NotFoundException("article type", id));
-  }
-
-  /**
-   * A title without space around it.
-   *
-   * @throws RefusedException when it is empty or too long
-   */
-  public static String title(String typed) {
-    String title = typed.strip().replaceAll("\\s+", " ");
-    if (title.isEmpty() || title.length() > Commission.LONGEST_TITLE) {
-      throw new RefusedException(
-          "A title has 1 to "
-              + Commission.LONGEST_TITLE
-              + " characters; this one has "
-              + title.length()
-              + ".");
-    }
-    return title;
   }
 
   // Looking
@@ -282,21 +262,5 @@ public class ArticleService {
   BackPlan planWith(SiteContext context, Round round, LocalDate date) {
     List<StepRow> rows = steps.of(List.of(round.id()));
     return planner(context.site()).backPlan(round, rows, date);
-  }
-
-  /** People of the three roles that are named, for a form. */
-  public static Map<StepRole, Long> people(
-      @Nullable Long strategist, @Nullable Long editor, @Nullable Long writer) {
-    Map<StepRole, Long> people = new java.util.EnumMap<>(StepRole.class);
-    putIfNamed(people, StepRole.STRATEGIST, strategist);
-    putIfNamed(people, StepRole.EDITOR, editor);
-    putIfNamed(people, StepRole.WRITER, writer);
-    return people;
-  }
-
-  private static void putIfNamed(Map<StepRole, Long> people, StepRole role, @Nullable Long person) {
-    if (Objects.nonNull(person)) {
-      people.put(role, person);
-    }
   }
 }

@@ -166,7 +166,7 @@ public class CommissionForm {
         answers.title(),
         answers.type(),
         origin.groupId() != null ? origin.groupId() : near,
-        ArticleService.people(answers.strategist(), answers.editor(), answers.writer()),
+        Commission.people(answers.strategist(), answers.editor(), answers.writer()),
         answers.date(site));
   }
 

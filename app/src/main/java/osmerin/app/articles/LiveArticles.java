@@ -94,7 +94,7 @@ public class LiveArticles implements Reversal {
                 m.article(),
                 context.siteId(),
                 m.number(),
-                ArticleService.title(m.page().title()),
+                Commission.title(m.page().title()),
                 m.page().address()));
     copy.rows(
         "round (id, article_id, ordinal, kind, type_id, stage, publish_date, live_on, live_at)",

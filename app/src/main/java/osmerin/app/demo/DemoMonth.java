@@ -18,6 +18,11 @@ record DemoMonth(LocalDate today, WorkCalendar calendar) {
     return calendar.plus(calendar.onOrAfter(today), workingDays);
   }
 
+  /** A working day so many days before the first of this month. */
+  LocalDate before(long days) {
+    return calendar.onOrBefore(month().atDay(1).minusDays(days));
+  }
+
   /**
    * Working days of this month before today, spread evenly: a share of the number that grows with
    * the month, so that early in it there are few or none.

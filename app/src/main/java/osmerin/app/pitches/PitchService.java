@@ -50,7 +50,7 @@ public class PitchService implements Reversal {
   @Transactional
   public Pitch pitch(SiteContext context, String title) {
     context.require(Right.PITCH);
-    String wanted = ArticleService.title(title);
+    String wanted = Commission.title(title);
     long id = pitches.insert(context.siteId(), wanted, context.personId(), null);
     // Taking it back puts it into the archive.
     history.note(
@@ -83,7 +83,7 @@ public class PitchService implements Reversal {
     for (GroupToPitch group : groups) {
       if (pitched.add(group.id())) {
         String title =
-            ArticleService.title(
+            Commission.title(
                 group.name().substring(0, 1).toUpperCase(Locale.ROOT) + group.name().substring(1));
         long id = pitches.insert(context.siteId(), title, context.personId(), group.id());
         changes.add(Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
@@ -129,7 +129,7 @@ public class PitchService implements Reversal {
   public void rename(SiteContext context, long id, String title, int seen) {
     Pitch pitch = get(context, id);
     requireOwn(context, pitch);
-    String wanted = ArticleService.title(title);
+    String wanted = Commission.title(title);
     if (pitches.rename(context.siteId(), id, wanted, seen) == 0) {
       Map<String, String> now = Map.of("seen", String.valueOf(pitch.version()));
       throw new ConflictException(

@@ -17,6 +17,7 @@ import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
+import osmerin.core.linkage.Numbered;
 import osmerin.core.meaning.Nearness;
 import osmerin.core.text.Stems;
 

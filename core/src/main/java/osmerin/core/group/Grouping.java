@@ -15,6 +15,8 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Variants;
+import osmerin.core.linkage.AverageLinkage;
+import osmerin.core.linkage.PageIndex;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.meaning.Nearness;
 import osmerin.core.text.Language;

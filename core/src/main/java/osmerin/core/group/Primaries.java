@@ -2,6 +2,7 @@ package osmerin.core.group;
 
 import java.util.Arrays;
 import java.util.OptionalInt;
+import osmerin.core.linkage.PageIndex;
 
 /** The primary keywords of strict mode as they are found, and which of them a unit is most like. */
 final class Primaries {

@@ -8,6 +8,9 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
+import osmerin.core.linkage.Numbered;
+import osmerin.core.linkage.PageIndex;
+import osmerin.core.linkage.PageSums;
 import osmerin.core.text.WordNumbers;
 
 /**

@@ -20,6 +20,8 @@ import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
 import osmerin.core.keyword.Volume;
+import osmerin.core.linkage.PageIndex;
+import osmerin.core.linkage.PageSums;
 import osmerin.core.text.Stems;
 
 /** The parts that grouping is made of. */

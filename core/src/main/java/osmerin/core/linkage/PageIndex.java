@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import java.util.Arrays;
 import java.util.Comparator;
@@ -17,9 +17,9 @@ import osmerin.core.keyword.PageAddress;
  * 10 means the same pages. w falls smoothly from 1 to {@value #LEAST} with the share of the units
  * for which a page ranks, since a page that ranks for everything proves nothing.
  */
-final class PageIndex {
+public final class PageIndex {
   /** Weights are whole hundredths, so that sums of them are exact. */
-  static final int WHOLE = 100;
+  public static final int WHOLE = 100;
 
   private static final double LEAST = 0.15;
 
@@ -46,7 +46,7 @@ final class PageIndex {
    *
    * @param pages of each unit, each once
    */
-  PageIndex(List<List<PageAddress>> pages) {
+  public PageIndex(List<List<PageAddress>> pages) {
     Map<PageAddress, Integer> met = new HashMap<>();
     int[][] all = new int[pages.size()][];
     for (int unit = 0; unit < all.length; unit++) {
@@ -107,26 +107,26 @@ final class PageIndex {
   }
 
   /** A likeness, or a mean of such, in whole steps. */
-  static long steps(double likeness) {
+  public static long steps(double likeness) {
     return (long) Math.floor(likeness * STEPS + STEP_END);
   }
 
-  int units() {
+  public int units() {
     return pagesOf.length;
   }
 
   /** The number of pages of more than one unit. */
-  int pages() {
+  public int pages() {
     return weight.length;
   }
 
   /** The pages that a unit has in common with any other, the rarest first. */
-  int[] pages(int unit) {
+  public int[] pages(int unit) {
     return pagesOf[unit];
   }
 
   /** What a page weighs as evidence, in hundredths. */
-  int weight(int page) {
+  public int weight(int page) {
     return weight[page];
   }
 
@@ -141,18 +141,18 @@ final class PageIndex {
   }
 
   /** What all pages of a unit weigh, in hundredths; 0 when it has none. */
-  int mass(int unit) {
+  public int mass(int unit) {
     return mass[unit];
   }
 
   /** Likeness of two units, 0–10; 0 when one has no pages. */
-  double likeness(int unit, int other) {
+  public double likeness(int unit, int other) {
     int shared = shared(unit, other);
     return shared == 0 ? 0 : shared * tenth[Math.max(mass[unit], mass[other])];
   }
 
   /** What the pages of both units weigh, in hundredths. */
-  int shared(int unit, int other) {
+  public int shared(int unit, int other) {
     int[] mine = pagesOf[unit];
     int[] theirs = pagesOf[other];
     int shared = 0;
@@ -173,7 +173,7 @@ final class PageIndex {
    * Of a unit's pages the rarest, so many that two units whose likeness reaches the least have one
    * of them in common: what is left out weighs less than the least asks for.
    */
-  int[] telling(int unit, double least) {
+  public int[] telling(int unit, double least) {
     int[] pages = pagesOf[unit];
     int kept = pages.length;
     int left = 0;

@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,10 +1,10 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import java.util.Arrays;
 import java.util.stream.IntStream;
 
 /** Sets of numbers as ascending arrays, and which set holds what. */
-final class Numbered {
+public final class Numbered {
   private Numbered() {}
 
   /**
@@ -12,7 +12,7 @@ final class Numbered {
    *
    * @param sets each ascending, of numbers below {@code numbers}
    */
-  static int[][] turned(int[][] sets, int numbers) {
+  public static int[][] turned(int[][] sets, int numbers) {
     int[] count = new int[numbers];
     for (int[] set : sets) {
       for (int number : set) {
@@ -31,13 +31,13 @@ final class Numbered {
   }
 
   /** For each number the places where it stands. */
-  static int[][] turned(int[] placed, int numbers) {
+  public static int[][] turned(int[] placed, int numbers) {
     return turned(
         IntStream.of(placed).mapToObj(number -> new int[] {number}).toArray(int[][]::new), numbers);
   }
 
   /** How many numbers both hold. */
-  static int common(int[] a, int[] b) {
+  public static int common(int[] a, int[] b) {
     int common = 0;
     for (int i = 0, j = 0; i < a.length && j < b.length; ) {
       int left = a[i];
@@ -50,7 +50,7 @@ final class Numbered {
   }
 
   /** What either holds. */
-  static int[] union(int[] a, int[] b) {
+  public static int[] union(int[] a, int[] b) {
     int[] union = new int[a.length + b.length];
     int n = 0;
     for (int i = 0, j = 0; i < a.length || j < b.length; ) {
@@ -65,7 +65,7 @@ final class Numbered {
   /**
    * The first of the set that a number is in, each pointing to an earlier one; paths are cut short.
    */
-  static int first(int[] parent, int number) {
+  public static int first(int[] parent, int number) {
     int root = number;
     while (parent[root] != root) {
       root = parent[root];

@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -17,7 +17,7 @@ import osmerin.core.text.Language;
  * {@link AverageLinkage} nearest-neighbour chains find them, and clusters are compared only when a
  * part of one is near a part of the other, since a mean that reaches the least needs such a pair.
  */
-final class NearLinkage {
+public final class NearLinkage {
   private static final int NONE = -1;
 
   /** Means are compared in steps of so much, so that sums taken in another order are the same. */
@@ -41,8 +41,8 @@ final class NearLinkage {
    * @param fixed whether pages or people hold it together; two such parts stay apart
    * @param wishes what its units ask for
    */
-  record Part(Profile profile, boolean fixed, Set<Wish> wishes, Set<Language> languages) {
-    Part plus(Part other) {
+  public record Part(Profile profile, boolean fixed, Set<Wish> wishes, Set<Language> languages) {
+    public Part plus(Part other) {
       return new Part(
           profile.plus(other.profile),
           fixed || other.fixed,
@@ -58,7 +58,7 @@ final class NearLinkage {
     }
 
     /** Whether meaning alone may join the two: what they ask for and their languages agree. */
-    boolean mayJoin(Part other) {
+    public boolean mayJoin(Part other) {
       boolean oneLanguage =
           languages.containsAll(other.languages) || other.languages.containsAll(languages);
       return !(fixed && other.fixed) && oneLanguage && agree(wishes, other.wishes);
@@ -74,7 +74,7 @@ final class NearLinkage {
   /**
    * @param least mean nearness at which two are joined, above 0
    */
-  NearLinkage(Nearness nearness, double least, List<Part> parts) {
+  public NearLinkage(Nearness nearness, double least, List<Part> parts) {
     this.nearness = nearness;
     this.least = least;
     this.parts = parts.toArray(Part[]::new);
@@ -85,7 +85,7 @@ final class NearLinkage {
   }
 
   /** Joins; the cluster of each part, named by the first part of it. */
-  int[] join() {
+  public int[] join() {
     int[] chain = new int[parent.length + 1];
     for (int part = 0; part < parent.length; part++) {
       follow(part, chain);
@@ -153,7 +153,7 @@ final class NearLinkage {
   }
 
   /** A nearness, or a mean of such, in whole steps. */
-  static long steps(double nearness) {
+  public static long steps(double nearness) {
     return (long) Math.floor(nearness * STEPS + STEP_END);
   }
 }

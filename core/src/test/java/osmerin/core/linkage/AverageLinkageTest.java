@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
-import osmerin.core.group.NearLinkage.Part;
 import osmerin.core.intent.IntentReader.Wish;
+import osmerin.core.linkage.NearLinkage.Part;
 import osmerin.core.meaning.MadeMeaning;
 import osmerin.core.meaning.Nearness;
 import osmerin.core.meaning.Phrase;

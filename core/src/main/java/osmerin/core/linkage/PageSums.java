@@ -1,4 +1,4 @@
-package osmerin.core.group;
+package osmerin.core.linkage;
 
 import java.util.Arrays;
 import java.util.stream.IntStream;
@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
  * up the likeness of all pairs of two clusters without looking at the pairs. For a page that both
  * have, a pair adds its weight times 10 over the larger of the two masses.
  */
-final class PageSums {
+public final class PageSums {
   private final PageIndex index;
   private final int units;
 
@@ -48,7 +48,7 @@ final class PageSums {
     }
   }
 
-  static PageSums of(PageIndex index, int unit) {
+  public static PageSums of(PageIndex index, int unit) {
     int[] pages = index.pages(unit);
     int[] mass = new int[pages.length];
     int[] count = new int[pages.length];
@@ -59,7 +59,7 @@ final class PageSums {
   }
 
   /** The sums of many units at once. */
-  static PageSums of(PageIndex index, int[] units) {
+  public static PageSums of(PageIndex index, int[] units) {
     if (units.length == 1) {
       return of(index, units[0]);
     }
@@ -79,7 +79,7 @@ final class PageSums {
     return all.sums(index, units.length);
   }
 
-  int units() {
+  public int units() {
     return units;
   }
 
@@ -98,7 +98,7 @@ final class PageSums {
     return upTo[start[at + 1] - 1];
   }
 
-  PageSums plus(PageSums other) {
+  public PageSums plus(PageSums other) {
     Entries all = new Entries(mass.length + other.mass.length);
     for (int i = 0, j = 0; i < page.length || j < other.page.length; ) {
       boolean mine = j == other.page.length || i < page.length && page[i] <= other.page[j];
@@ -178,12 +178,12 @@ final class PageSums {
   }
 
   /** The mean likeness of a unit of this and a unit of the other, 0–10. */
-  double mean(PageSums other) {
+  public double mean(PageSums other) {
     return sum(other) / ((double) units * other.units);
   }
 
   /** The mean likeness of a unit of this with the others of this; 0 when it is alone. */
-  double meanWithOthers(PageSums unit) {
+  public double meanWithOthers(PageSums unit) {
     return units < 2 ? 0 : (sum(unit) - unit.sum(unit)) / (units - 1);
   }
 

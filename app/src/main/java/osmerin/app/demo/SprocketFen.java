@@ -1,0 +1,98 @@
+package osmerin.app.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Random;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import osmerin.app.imports.ImportService;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.plan.MonthService;
+import osmerin.app.plan.Targets;
+import osmerin.app.rounds.Round;
+import osmerin.app.site.Role;
+import osmerin.core.article.Stage;
+
+/** Sprocket Fen: a smaller blog, about touring by bicycle in flat country. */
+@Component
+@ConditionalOnProperty(name = "osmerin.demo", havingValue = "true")
+class SprocketFen {
+  private static final String WRITES = "Ravi Lindqvist";
+
+  private static final Map<String, Role> ROLES =
+      Map.of(
+          "Anselm Mura", Role.OWNER, DemoArticles.STRATEGIST, Role.STRATEGIST, WRITES, Role.EDITOR);
+
+  private static final Map<String, String> TOPICS = DemoText.topicOfGroup("fen-research.txt");
+
+  private final DemoPeople people;
+  private final DemoArticles acts;
+  private final ImportService imports;
+  private final PitchService pitches;
+  private final MonthService months;
+  private final DemoMapper ageing;
+
+  SprocketFen(
+      DemoPeople people,
+      DemoArticles acts,
+      ImportService imports,
+      PitchService pitches,
+      MonthService months,
+      DemoMapper ageing) {
+    this.people = people;
+    this.acts = acts;
+    this.imports = imports;
+    this.pitches = pitches;
+    this.months = months;
+    this.ageing = ageing;
+  }
+
+  void load(Instant loadedSince) {
+    DemoSite site = people.found("Sprocket Fen", "SF", ROLES, new Random(11), loadedSince);
+    imports.importFile(
+        site.as(DemoArticles.STRATEGIST),
+        "sprocketfen-keywords.csv",
+        DemoResearch.cyclingCsv().getBytes(StandardCharsets.UTF_8));
+    ageing.ageImports(loadedSince, loadedSince.minus(Duration.ofDays(740)));
+    addArticles(site);
+    months.setTargets(
+        site.as(DemoArticles.STRATEGIST), site.month().month(), null, new Targets(2, 1));
+  }
+
+  private void addArticles(DemoSite in) {
+    int weeksBack = 3;
+    for (String line : DemoText.lines("fen-articles.txt")) {
+      String[] parts = line.split("\\s*\\|\\s*");
+      switch (parts[0]) {
+        case "live" -> addLive(in, parts, in.month().today().minusWeeks(weeksBack += 3));
+        case "work" -> addInWork(in, parts);
+        default -> pitches.pitch(in.as(WRITES), parts[1]);
+      }
+    }
+  }
+
+  private Round written(DemoSite in, String[] parts, @Nullable LocalDate day) {
+    DemoArticles.Order order = new DemoArticles.Order(parts[3], parts[2], parts[1], WRITES, WRITES);
+    Round round = acts.commission(in, order, day);
+    String topic = TOPICS.get(parts[1]);
+    acts.write(in, round, WRITES, DemoText.draft("fen-passages.txt", parts[3], topic, in.random()));
+    return round;
+  }
+
+  private void addLive(DemoSite in, String[] parts, LocalDate around) {
+    Round round = written(in, parts, null);
+    acts.stage(in, round, WRITES, Stage.READY);
+    acts.goLive(in, round, WRITES, in.month().calendar().onOrBefore(around), Duration.ofDays(17));
+  }
+
+  private void addInWork(DemoSite in, String[] parts) {
+    Round round =
+        written(in, parts, parts.length > 4 ? in.month().in(Integer.parseInt(parts[4])) : null);
+    acts.stage(in, round, WRITES, Stage.DRAFTING);
+    acts.tick(in, round, DemoArticles.STRATEGIST, "brief");
+  }
+}
