@@ -1,8 +1,11 @@
 // The rows of an outline: add, remove, reorder by drag or Alt and up or down, nest by Alt and left or right.
-const DEEPEST = 2;
-
 function depth(row) {
   return Number(row.dataset.depth);
+}
+
+/** The deepest level there is, which the page names. */
+function deepest(row) {
+  return Number(row.parentElement.dataset.deepest);
 }
 
 function setDepth(row, value) {
@@ -22,7 +25,7 @@ function straighten(list) {
   let allowed = 0;
   for (const row of list.children) {
     if (depth(row) > allowed) setDepth(row, allowed);
-    allowed = Math.min(DEEPEST, depth(row) + 1);
+    allowed = Math.min(deepest(row), depth(row) + 1);
   }
 }
 
@@ -42,7 +45,7 @@ const DO = {
     if (next) branch(next).at(-1).after(...rows);
   },
   in(row) {
-    if (row.previousElementSibling) branch(row).forEach((r) => setDepth(r, Math.min(DEEPEST, depth(r) + 1)));
+    if (row.previousElementSibling) branch(row).forEach((r) => setDepth(r, Math.min(deepest(row), depth(r) + 1)));
   },
   out(row) {
     if (depth(row) > 0) branch(row).forEach((r) => setDepth(r, depth(r) - 1));

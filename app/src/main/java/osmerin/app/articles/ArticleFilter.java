@@ -110,6 +110,11 @@ public record ArticleFilter(
         .orElse(Sort.NUMBER);
   }
 
+  /** The names of the stages in the order an article goes through them. */
+  public List<String> stageOrder() {
+    return Arrays.stream(Stage.values()).map(Stage::name).toList();
+  }
+
   /** The newest number first unless asked otherwise. */
   public boolean descending() {
     return sort == null || sort.startsWith("-");

@@ -43,6 +43,12 @@ interface ArticleMapper {
       @Param("typeId") long typeId,
       @Param("publishDate") @Nullable LocalDate publishDate);
 
+  /** Removes a round with its moves; the one of the ordinal becomes current. */
+  void removeRound(
+      @Param("roundId") long roundId,
+      @Param("articleId") long articleId,
+      @Param("current") int current);
+
   void retireRounds(@Param("articleId") long articleId);
 
   void insertMove(

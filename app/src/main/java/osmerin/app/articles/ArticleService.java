@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -99,9 +98,13 @@ public class ArticleService {
     return round;
   }
 
-  /** Opens a further round on a live article. */
+  /**
+   * Opens a further round on a live article, without an entry in the history.
+   *
+   * @throws RefusedException when its current round is in work
+   */
   @Transactional
-  public Round beginRefresh(
+  public Round openRefresh(
       SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
     context.require(Right.COMMISSION);
     Round before = get(context, number);
@@ -113,19 +116,23 @@ public class ArticleService {
     articles.retireRounds(before.article().id());
     beginRound(context, before.article().id(), before.ordinal() + 1, depth, publishDate);
     Round round = get(context, number);
-    history.note(
-        context,
-        Right.COMMISSION,
-        "Round %s of %s was opened, a %s."
-            .formatted(round.ordinal(), round.reference(), depth.name().toLowerCase(Locale.ROOT)),
-        Change.lasting(
-            Thing.ARTICLE,
-            number,
-            "Round",
-            "round " + before.ordinal(),
-            "round " + round.ordinal()));
     notices.commissioned(context, round);
     return round;
+  }
+
+  /** Whether a round stands where it began: not moved, no step done. */
+  public boolean isUntouched(Round round) {
+    return round.stage() == Stage.COMMISSIONED
+        && StepTick.done(steps.of(List.of(round.id()))).isEmpty();
+  }
+
+  /**
+   * Removes a further round that is {@linkplain #isUntouched untouched}; the one before is current.
+   */
+  @Transactional
+  public void withdraw(Round round) {
+    steps.remove(round.id());
+    articles.removeRound(round.id(), round.article().id(), round.ordinal() - 1);
   }
 
   /** Why a round of this type that begins today cannot be published on a day; empty if it can. */

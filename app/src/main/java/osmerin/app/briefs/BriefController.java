@@ -23,6 +23,7 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
+import osmerin.core.brief.Outline;
 import osmerin.core.brief.TitleCheck;
 import osmerin.core.text.Counted;
 
@@ -57,6 +58,7 @@ class BriefController {
     model.addAttribute("round", round);
     model.addAttribute("form", form);
     model.addAttribute("stored", stored);
+    model.addAttribute("deepest", Outline.DEEPEST);
     model.addAttribute("evidence", evidence.find(site, stored.primaryKeyword()).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
     model.addAttribute(

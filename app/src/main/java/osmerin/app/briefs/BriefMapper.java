@@ -47,4 +47,6 @@ interface BriefMapper {
   List<Long> unsigned(@Param("roundIds") Collection<Long> roundIds);
 
   void copy(@Param("from") long fromRound, @Param("to") long toRound);
+
+  void remove(@Param("roundId") long roundId);
 }

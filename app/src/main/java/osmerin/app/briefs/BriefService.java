@@ -181,6 +181,17 @@ public class BriefService implements RoundReversal {
     briefs.copy(from.id(), to.id());
   }
 
+  /** Whether the brief of a further round is still the one that was carried over. */
+  public boolean isCarriedOver(Round round) {
+    return briefs.find(round.id()).map(BriefRow::version).orElse(1) == 1;
+  }
+
+  /** Takes away what was carried over. */
+  @Transactional
+  public void dropCarriedOver(Round round) {
+    briefs.remove(round.id());
+  }
+
   private static List<Difference> differences(Brief theirs, Brief yours) {
     return BriefField.ALL.stream()
         .filter(field -> !field.words(theirs).equals(field.words(yours)))

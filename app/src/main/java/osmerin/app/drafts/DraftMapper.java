@@ -24,4 +24,6 @@ interface DraftMapper {
       @Param("personId") long personId);
 
   List<RoundWords> words(@Param("roundIds") List<Long> roundIds);
+
+  void remove(@Param("roundId") long roundId);
 }

@@ -154,6 +154,17 @@ public class DraftService implements RoundReversal {
             draft -> drafts.insert(to.id(), 1, draft.text(), draft.words(), context.personId()));
   }
 
+  /** Whether a further round has no draft but the one that was carried over. */
+  public boolean isCarriedOver(Round round) {
+    return drafts.versions(round.id()).size() <= 1;
+  }
+
+  /** Takes away what was carried over. */
+  @Transactional
+  public void dropCarriedOver(Round round) {
+    drafts.remove(round.id());
+  }
+
   /** Holds a text against the brief of its round. */
   public DraftCheck check(SiteContext context, Round round, String text) {
     Brief brief = briefs.get(context, round);

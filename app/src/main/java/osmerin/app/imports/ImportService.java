@@ -1,20 +1,16 @@
 package osmerin.app.imports;
 
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.exclusions.Exclusions;
 import osmerin.app.grouping.GroupStore;
 import osmerin.app.grouping.GroupsChanged;
 import osmerin.app.grouping.Placed;
@@ -22,19 +18,14 @@ import osmerin.app.grouping.Regrouping;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.data.CopyIn;
+import osmerin.app.imports.ImportComparison.Compared;
 import osmerin.app.research.KnownKeyword;
-import osmerin.app.research.KnownKeyword.ByHand;
 import osmerin.app.research.SiteKeywords;
-import osmerin.app.research.SiteNearness;
 import osmerin.app.research.VariantFolding;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.Progress;
-import osmerin.core.keyword.ExcludeList;
-import osmerin.core.keyword.Keyword;
 import osmerin.core.text.Counted;
-import osmerin.core.text.LanguageGuess;
 import osmerin.formats.keywords.FileReading;
 import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
@@ -46,45 +37,39 @@ import osmerin.formats.keywords.KeywordRows;
 @Service
 public class ImportService {
   private final SiteKeywords siteKeywords;
+  private final ImportComparison comparison;
   private final ImportMapper imports;
   private final ImportStore written;
   private final Uploads uploads;
   private final Regrouping regrouping;
   private final GroupStore store;
   private final VariantFolding folding;
-  private final Exclusions exclusions;
   private final Readings readings;
-  private final SiteNearness nearness;
-  private final CopyIn copy;
   private final History history;
   private final ApplicationEventPublisher events;
 
   ImportService(
       SiteKeywords siteKeywords,
+      ImportComparison comparison,
       ImportMapper imports,
       ImportStore written,
       Uploads uploads,
       Regrouping regrouping,
       GroupStore store,
       VariantFolding folding,
-      Exclusions exclusions,
       Readings readings,
-      SiteNearness nearness,
-      CopyIn copy,
       History history,
       ApplicationEventPublisher events) {
     this.events = events;
     this.readings = readings;
-    this.nearness = nearness;
     this.siteKeywords = siteKeywords;
+    this.comparison = comparison;
     this.imports = imports;
     this.written = written;
     this.uploads = uploads;
     this.regrouping = regrouping;
     this.store = store;
     this.folding = folding;
-    this.exclusions = exclusions;
-    this.copy = copy;
     this.history = history;
   }
 
@@ -124,8 +109,7 @@ public class ImportService {
     context.require(Right.IMPORT);
     siteKeywords.lock(context.siteId());
     progress.at("Comparing " + Counted.of(rows.keywords().size(), "keyword"));
-    Map<String, KnownKeyword> known = known(context.siteId());
-    Compared compared = compare(context.siteId(), rows, known);
+    Compared compared = comparison.compare(context.siteId(), rows);
     ImportReport report = compared.report(rows);
     boolean withPages = rows.keywords().stream().anyMatch(k -> !k.pages().isEmpty());
     long importId =
@@ -133,72 +117,27 @@ public class ImportService {
     written.problems(importId, rows.problems());
     written.before(importId, compared.met());
     written.changed(importId, compared.changed());
-    compared.added().forEach(k -> known.put(k.keyword().normal(), k));
-    compared.changed().forEach(k -> known.put(k.keyword().normal(), k));
-    place(context, importId, known, compared, progress);
-    written.own(importId, rows.own(), known);
+    place(context, importId, compared, progress);
+    written.own(importId, rows.own(), compared.known());
     progress.at("Folding close variants");
-    folding.fold(context.siteId(), known.values());
+    folding.fold(context.siteId(), compared.known().values());
     progress.at("Matching live articles");
     events.publishEvent(new GroupsChanged(context));
     note(context, importId, name, report);
     return importId;
   }
 
-  /**
-   * What a file brings to the keywords that are known.
-   *
-   * @param met ids of those that it names again
-   */
-  private record Compared(List<KnownKeyword> added, List<KnownKeyword> changed, List<Long> met) {
-    ImportReport report(KeywordRows rows) {
-      return new ImportReport(
-          rows.rows(),
-          added.size(),
-          changed.size(),
-          rows.keywords().size() - added.size() - changed.size(),
-          rows.repeated(),
-          (int) rows.rejected(),
-          (int) added.stream().filter(k -> k.byHand().excluded()).count());
-    }
-  }
-
-  private Compared compare(long siteId, KeywordRows rows, Map<String, KnownKeyword> known) {
-    LanguageGuess guess = guess(siteId, known.values(), rows.keywords());
-    List<Keyword> fresh = new ArrayList<>();
-    List<KnownKeyword> changed = new ArrayList<>();
-    List<Long> met = new ArrayList<>();
-    for (Keyword keyword : rows.keywords()) {
-      KnownKeyword before = known.get(keyword.normal());
-      if (before == null) {
-        fresh.add(keyword.in(guess.of(keyword.normal())));
-      } else {
-        met.add(before.id());
-        KnownKeyword after = before.updatedBy(keyword);
-        if (!after.keyword().equals(before.keyword())) {
-          changed.add(after);
-        }
-      }
-    }
-    return new Compared(withIds(fresh, exclusions.current(siteId)), changed, met);
-  }
-
-  private void place(
-      SiteContext context,
-      long importId,
-      Map<String, KnownKeyword> known,
-      Compared compared,
-      Progress progress) {
+  private void place(SiteContext context, long importId, Compared compared, Progress progress) {
+    Collection<KnownKeyword> known = compared.known().values();
     progress.at("Grouping " + Counted.of(known.size(), "keyword"));
     regrouping.place(
         context.siteId(),
-        known.values(),
+        known,
         progress,
         placed -> {
           progress.at("Storing " + Counted.of(compared.added().size(), "keyword"));
           written.added(context.siteId(), importId, compared.added(), placed);
-          store.storeMemberships(
-              touched(known.values(), placed, compared.added(), compared.changed()));
+          store.storeMemberships(touched(known, placed, compared));
         });
   }
 
@@ -213,13 +152,10 @@ public class ImportService {
 
   /** Those stored before whose group has a member that is new or changed. */
   private static List<Placed> touched(
-      Collection<KnownKeyword> all,
-      Map<Long, Placed> placed,
-      List<KnownKeyword> added,
-      List<KnownKeyword> changed) {
-    Set<Long> fresh = added.stream().map(KnownKeyword::id).collect(Collectors.toSet());
+      Collection<KnownKeyword> all, Map<Long, Placed> placed, Compared compared) {
+    Set<Long> fresh = compared.added().stream().map(KnownKeyword::id).collect(Collectors.toSet());
     Set<Long> groups =
-        Stream.concat(added.stream(), changed.stream())
+        Stream.concat(compared.added().stream(), compared.changed().stream())
             .map(k -> placed.get(k.id()))
             .filter(Objects::nonNull)
             .map(Placed::groupId)
@@ -229,30 +165,5 @@ public class ImportService {
         .map(k -> placed.get(k.id()))
         .filter(p -> p != null && groups.contains(p.groupId()))
         .toList();
-  }
-
-  /** Learned from what is known and what comes. */
-  private LanguageGuess guess(long siteId, Collection<KnownKeyword> known, List<Keyword> read) {
-    List<String> texts =
-        Stream.concat(known.stream().map(KnownKeyword::keyword), read.stream())
-            .map(Keyword::normal)
-            .toList();
-    return LanguageGuess.from(texts, nearness.language(siteId));
-  }
-
-  private Map<String, KnownKeyword> known(long siteId) {
-    return siteKeywords.all(siteId).stream()
-        .collect(Collectors.toMap(k -> k.keyword().normal(), Function.identity()));
-  }
-
-  private List<KnownKeyword> withIds(List<Keyword> keywords, ExcludeList excluded) {
-    Iterator<Long> ids = copy.ids("keyword", keywords.size()).iterator();
-    return keywords.stream()
-        .map(k -> new KnownKeyword(ids.next(), k, null, byHand(k, excluded)))
-        .toList();
-  }
-
-  private static ByHand byHand(Keyword keyword, ExcludeList excluded) {
-    return excluded.excludes(keyword.normal()) ? ByHand.EXCLUDED : ByHand.NOTHING;
   }
 }

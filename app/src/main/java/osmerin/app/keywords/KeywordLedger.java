@@ -22,6 +22,7 @@ import osmerin.app.keywords.KeywordMapper.VolumeAt;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.site.SiteContext;
+import osmerin.core.group.Grouping;
 import osmerin.formats.keywords.GroupFile;
 
 /** All keywords of a site, filtered and in order. */
@@ -72,9 +73,7 @@ public class KeywordLedger {
     Map<Long, List<VariantRow>> variants =
         folded == 0
             ? Map.of()
-            : keywords
-                .variants(context.siteId(), rows.stream().map(KeywordRow::id).toList())
-                .stream()
+            : variants(context, rows.stream().map(KeywordRow::id).toList()).stream()
                 .collect(Collectors.groupingBy(VariantRow::representative));
     return new Page(
         rows.stream().map(k -> new Row(k, variants.getOrDefault(k.id(), List.of()))).toList(),
@@ -118,7 +117,13 @@ public class KeywordLedger {
     return new Single(
         keywords.find(context.siteId(), id).orElseThrow(() -> new NotFoundException("keyword", id)),
         keywords.volumes(context.siteId(), id),
-        keywords.variants(context.siteId(), List.of(id)));
+        variants(context, List.of(id)));
+  }
+
+  private List<VariantRow> variants(SiteContext context, List<Long> representatives) {
+    return keywords.variants(context.siteId(), representatives).stream()
+        .sorted(Grouping.primaryFirst(VariantRow::searches, VariantRow::normal))
+        .toList();
   }
 
   /** Writes all that match as CSV, row by row. */

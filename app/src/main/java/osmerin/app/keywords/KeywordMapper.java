@@ -71,6 +71,7 @@ interface KeywordMapper {
   record VariantRow(
       long representative,
       String text,
+      String normal,
       @Nullable Long volume,
       @Nullable Long volumeLow,
       @Nullable Long volumeHigh) {

@@ -22,4 +22,6 @@ interface StepMapper {
   int untick(@Param("roundId") long roundId, @Param("key") String key);
 
   void retype(@Param("roundId") long roundId, @Param("typeId") long typeId);
+
+  void remove(@Param("roundId") long roundId);
 }

@@ -40,6 +40,11 @@ public class Steps {
     return steps.untick(roundId, key) == 1;
   }
 
+  /** Takes the steps of a round away, which is then removed. */
+  public void remove(long roundId) {
+    steps.remove(roundId);
+  }
+
   /** Gives a round the steps of another type; what both have keeps its tick. */
   public void retype(long roundId, long typeId) {
     steps.retype(roundId, typeId);

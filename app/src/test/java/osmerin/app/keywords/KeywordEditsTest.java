@@ -212,6 +212,18 @@ class KeywordEditsTest extends ApplicationTest {
   }
 
   @Test
+  void closeVariantsOfOneVolumeStandAsInTheirGroup() {
+    bring("keyword,volume\ngudgeon rod,90\na rod for gudgeon,10\nrods gudgeon,10\n");
+    assertThat(ledger.page(site, KeywordLedgerTest.filter(Map.of("q", "gudgeon"))).rows())
+        .singleElement()
+        .satisfies(
+            row ->
+                assertThat(row.variants())
+                    .extracting(VariantRow::text)
+                    .containsExactly("rods gudgeon", "a rod for gudgeon"));
+  }
+
+  @Test
   void aViewIsKeptUnderItsNameAndOneOpensFirst() {
     views.save(site, "Easy", "difficultyTo=20", true);
     views.save(site, "Big", "volumeFrom=500", true);

@@ -2,6 +2,7 @@ package osmerin.core.brief;
 
 import osmerin.core.text.PhraseMatch;
 import osmerin.core.text.Stems;
+import osmerin.core.text.TextWidth;
 import osmerin.core.text.Verdict;
 
 /**
@@ -20,15 +21,15 @@ public record TitleCheck(int characters, int pixels, Verdict length, Verdict key
   /** Results cut a title at about this width. */
   public static final int MOST_PIXELS = 580;
 
-  private static final String NARROW = "iljtfr.,:;!|'’()[] I";
-  private static final String WIDE = "mwMW@%—…";
+  /** Letters of a result's title have this size. */
+  private static final int LETTERS = 20;
 
   /**
    * @param primaryKeyword empty when the article has none; then the keyword does not apply
    */
   public static TitleCheck of(String title, String primaryKeyword) {
     String text = title.strip();
-    int pixels = text.codePoints().map(TitleCheck::width).sum();
+    int pixels = (int) Math.round(TextWidth.ABOUT.of(text, LETTERS));
     int characters = text.codePointCount(0, text.length());
     Verdict keyword =
         primaryKeyword.isBlank()
@@ -42,16 +43,5 @@ public record TitleCheck(int characters, int pixels, Verdict length, Verdict key
       return Verdict.NOT_MET;
     }
     return characters < FEWEST_CHARACTERS ? Verdict.PARTLY : Verdict.MET;
-  }
-
-  /** Widths of a common sans-serif face at 20 px, in three classes and capitals. */
-  private static int width(int character) {
-    if (NARROW.indexOf(character) >= 0) {
-      return 5;
-    }
-    if (WIDE.indexOf(character) >= 0) {
-      return 16;
-    }
-    return Character.isUpperCase(character) ? 13 : 10;
   }
 }

@@ -10,11 +10,14 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.Variants;
+import osmerin.core.keyword.Volume;
 import osmerin.core.linkage.AverageLinkage;
 import osmerin.core.linkage.PageIndex;
 import osmerin.core.meaning.Meaning;
@@ -39,13 +42,24 @@ import osmerin.core.text.Stems;
 public final class Grouping {
   /** The order in which members of a group stand; the first is the primary keyword. */
   public static final Comparator<Keyword> PRIMARY_FIRST =
-      Comparator.<Keyword>comparingLong(k -> k.volume() == null ? -1 : k.volume().searches())
-          .reversed()
-          .thenComparingInt(k -> k.normal().length())
-          .thenComparing(Keyword::normal);
+      primaryFirst(Keyword::volume, Keyword::normal);
 
   /** With so many known pages or more, pages decide. */
   public static final int FEW_PAGES = 5;
+
+  /** The same order for what stands for a keyword: most searches, then the shortest normal form. */
+  public static <T> Comparator<T> primaryFirst(
+      Function<T, @Nullable Volume> volume, Function<T, String> normal) {
+    ToLongFunction<T> searches =
+        of -> {
+          Volume known = volume.apply(of);
+          return known == null ? -1 : known.searches();
+        };
+    return Comparator.comparingLong(searches)
+        .reversed()
+        .thenComparingInt(of -> normal.apply(of).length())
+        .thenComparing(normal);
+  }
 
   private final GroupingSettings settings;
   private final @Nullable Meaning meaning;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import osmerin.core.text.TextWidth;
 
 /**
  * A name in lines that fit into a circle, perhaps with a figure below it.
@@ -74,7 +75,8 @@ public record Label(List<String> lines, int size, double top, double figure, Str
     double top = -(height + below) / 2 + size * UP;
     for (int i = 0; i < lines.size(); i++) {
       double base = top + i * size * LINE;
-      if (!fits(TextWidth.of(lines.get(i), size), base - size * UP, base + size * DOWN, radius)) {
+      if (!fits(
+          TextWidth.AT_MOST.of(lines.get(i), size), base - size * UP, base + size * DOWN, radius)) {
         return Optional.empty();
       }
     }
@@ -82,7 +84,7 @@ public record Label(List<String> lines, int size, double top, double figure, Str
     boolean room =
         figure.isEmpty()
             || fits(
-                TextWidth.of(figure, FIGURE_SIZE),
+                TextWidth.AT_MOST.of(figure, FIGURE_SIZE),
                 base - FIGURE_SIZE * UP,
                 base + FIGURE_SIZE * DOWN,
                 radius);
@@ -102,13 +104,13 @@ public record Label(List<String> lines, int size, double top, double figure, Str
     if (words.size() < count) {
       return Optional.empty();
     }
-    double longest = TextWidth.of(name, size) / count;
+    double longest = TextWidth.AT_MOST.of(name, size) / count;
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder();
     for (int i = 0; i < words.size(); i++) {
       String longer = line.isEmpty() ? words.get(i) : line + " " + words.get(i);
       boolean mustBreak = words.size() - i <= count - lines.size() - 1;
-      boolean full = TextWidth.of(longer, size) > longest * 1.15;
+      boolean full = TextWidth.AT_MOST.of(longer, size) > longest * 1.15;
       if (!line.isEmpty() && lines.size() < count - 1 && (full || mustBreak)) {
         lines.add(line.toString());
         line = new StringBuilder(words.get(i));
@@ -117,7 +119,7 @@ public record Label(List<String> lines, int size, double top, double figure, Str
       }
     }
     lines.add(line.toString());
-    boolean tooLong = lines.stream().anyMatch(l -> TextWidth.of(l, size) > 2 * radius);
+    boolean tooLong = lines.stream().anyMatch(l -> TextWidth.AT_MOST.of(l, size) > 2 * radius);
     return tooLong || lines.size() != count ? Optional.empty() : Optional.of(lines);
   }
 }

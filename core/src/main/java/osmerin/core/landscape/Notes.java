@@ -3,6 +3,7 @@ package osmerin.core.landscape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import osmerin.core.text.TextWidth;
 
 /**
  * Finds room for notes beside circles: the nearest place in any direction where the words cover
@@ -54,7 +55,9 @@ final class Notes {
   private Optional<Note> beside(Circle circle, String name, String figure, boolean clear) {
     double half =
         MARGIN
-            + Math.max(TextWidth.of(name, Note.NAME_SIZE), TextWidth.of(figure, Note.FIGURE_SIZE))
+            + Math.max(
+                    TextWidth.AT_MOST.of(name, Note.NAME_SIZE),
+                    TextWidth.AT_MOST.of(figure, Note.FIGURE_SIZE))
                 / 2;
     boolean oneLine = name.isEmpty() || figure.isEmpty();
     double tall = MARGIN + (oneLine ? 8 : 16);

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import osmerin.core.landscape.Landscape.Place;
 import osmerin.core.landscape.Landscape.Thing;
+import osmerin.core.text.TextWidth;
 import osmerin.core.worth.SiteReach;
 
 class LandscapeTest {
@@ -86,7 +87,7 @@ class LandscapeTest {
         Label label = place.label().get();
         for (int i = 0; i < label.lines().size(); i++) {
           double base = label.top() + i * label.lineHeight();
-          double half = TextWidth.of(label.lines().get(i), label.size()) / 2;
+          double half = TextWidth.AT_MOST.of(label.lines().get(i), label.size()) / 2;
           assertThat(Math.hypot(half, base - label.size() * 0.75)).isLessThan(free);
           assertThat(Math.hypot(half, base + label.size() * 0.25)).isLessThan(free);
         }
