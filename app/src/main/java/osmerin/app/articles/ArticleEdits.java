@@ -173,27 +173,41 @@ public class ArticleEdits {
     if (done == (row.doneOn() != null)) {
       return;
     }
-    StepTick after = StepTick.open(key);
-    if (done) {
-      PlannedStep step = planned.plan().steps().get(planned.steps().indexOf(row));
-      after = new StepTick(key, context.today(), context.personId(), step.due());
-      steps.tick(round.id(), key, after.doneOn(), after.doneBy(), after.due());
-    } else {
-      steps.untick(round.id(), key);
-    }
+    Change change = done ? done(context, planned, row) : open(round, row);
     String sentence = done ? "“%s” of %s is done." : "“%s” of %s is open again.";
-    history.note(
-        context,
-        Right.WORK,
-        sentence.formatted(row.name(), round.reference()),
-        Change.of(
-            Thing.ARTICLE,
-            number,
-            STEP + row.name(),
-            done ? "open" : "done",
-            done ? "done" : "open",
-            StepTick.before(row),
-            after));
+    history.note(context, Right.WORK, sentence.formatted(row.name(), round.reference()), change);
+  }
+
+  /** Ticks a step off that something else completes; without an entry, none when it is not open. */
+  public List<Change> complete(SiteContext context, Round round, String key) {
+    PlannedRound planned = looking.page(context, round.article().number(), null).planned();
+    return planned.steps().stream()
+        .filter(s -> s.key().equals(key) && s.doneOn() == null)
+        .map(row -> done(context, planned, row))
+        .toList();
+  }
+
+  private Change done(SiteContext context, PlannedRound planned, StepRow row) {
+    PlannedStep step = planned.plan().steps().get(planned.steps().indexOf(row));
+    StepTick after = new StepTick(row.key(), context.today(), context.personId(), step.due());
+    steps.tick(row.roundId(), row.key(), after.doneOn(), after.doneBy(), after.due());
+    return step(planned.round(), row, "open", "done", after);
+  }
+
+  private Change open(Round round, StepRow row) {
+    steps.untick(round.id(), row.key());
+    return step(round, row, "done", "open", StepTick.open(row.key()));
+  }
+
+  private static Change step(Round round, StepRow row, String before, String after, StepTick tick) {
+    return Change.of(
+        Thing.ARTICLE,
+        round.article().number(),
+        STEP + row.name(),
+        before,
+        after,
+        StepTick.before(row),
+        tick);
   }
 
   private static void requireStep(SiteContext context, Round round, StepRow step) {

@@ -98,6 +98,11 @@ public class StageMoves {
     }
   }
 
+  /** Moves an article on to a stage it is still before; without an entry of its own. */
+  public List<Change> reach(SiteContext context, Round round, Stage to) {
+    return round.stage().compareTo(to) < 0 ? stage(context, round, to) : List.of();
+  }
+
   /** Without an entry of its own; none when nothing changes. */
   List<Change> stage(SiteContext context, Round round, Stage to) {
     if (!Stage.IN_WORK.contains(to) || !Stage.IN_WORK.contains(round.stage())) {

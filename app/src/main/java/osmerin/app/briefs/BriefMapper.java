@@ -44,6 +44,14 @@ interface BriefMapper {
       @Param("version") int version,
       @Param("personId") long personId);
 
+  Optional<KeptSignOff> signedOff(@Param("roundId") long roundId);
+
+  /** Puts a sign-off in place of another one; null for none. */
+  int putSignOff(
+      @Param("roundId") long roundId,
+      @Param("now") @Nullable KeptSignOff now,
+      @Param("back") @Nullable KeptSignOff back);
+
   List<Long> unsigned(@Param("roundIds") Collection<Long> roundIds);
 
   void copy(@Param("from") long fromRound, @Param("to") long toRound);

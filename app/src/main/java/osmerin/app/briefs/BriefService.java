@@ -1,5 +1,6 @@
 package osmerin.app.briefs;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -10,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.RoundReversal;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.briefs.Brief.SignOff;
 import osmerin.app.briefs.BriefMapper.BriefRow;
 import osmerin.app.groups.GroupService;
@@ -21,21 +23,34 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.article.Stage;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
+import osmerin.core.runup.RunUpStep;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Briefs. */
 @Service
 public class BriefService implements RoundReversal {
   private static final String FIELD = "Brief: ";
+  private static final String SIGN_OFF = "Brief signed off";
 
   private final BriefMapper briefs;
   private final GroupService groups;
   private final JsonMapper json;
   private final History history;
+  private final ArticleEdits edits;
+  private final StageMoves stageMoves;
 
-  BriefService(BriefMapper briefs, GroupService groups, JsonMapper json, History history) {
+  BriefService(
+      BriefMapper briefs,
+      GroupService groups,
+      JsonMapper json,
+      History history,
+      ArticleEdits edits,
+      StageMoves stageMoves) {
+    this.edits = edits;
+    this.stageMoves = stageMoves;
     this.briefs = briefs;
     this.groups = groups;
     this.json = json;
@@ -130,28 +145,37 @@ public class BriefService implements RoundReversal {
   }
 
   /**
-   * An editor signs the brief off as it stands; changing it afterwards asks for it again.
+   * An editor signs the brief off as it stands; changing it afterwards asks for it again. The step
+   * that it completes is ticked and the article is briefed: one act, undone together.
    *
    * @param version the version that was read
    */
   @Transactional
   public void signOff(SiteContext context, Round round, int version) {
     context.require(Right.EDIT);
+    KeptSignOff before = briefs.signedOff(round.id()).orElse(null);
     if (briefs.signOff(round.id(), version, context.personId()) == 0) {
       throw new RefusedException(
           "Someone else changed the brief of %s. Read it again, then sign it off."
               .formatted(round.reference()));
     }
+    List<Change> changes = new ArrayList<>();
+    changes.add(
+        Change.of(
+            Thing.ARTICLE,
+            round.article().number(),
+            SIGN_OFF,
+            before == null ? null : "version " + before.version(),
+            "version " + version,
+            before,
+            briefs.signedOff(round.id()).orElseThrow()));
+    changes.addAll(edits.complete(context, round, RunUpStep.BRIEF));
+    changes.addAll(stageMoves.reach(context, round, Stage.BRIEFED));
     history.note(
         context,
         Right.EDIT,
         "The brief of %s was signed off.".formatted(round.reference()),
-        Change.lasting(
-            Thing.ARTICLE,
-            round.article().number(),
-            "Brief signed off",
-            null,
-            "version " + version));
+        changes);
   }
 
   /** Rounds at Commissioned whose brief was written and waits for being signed off. */
@@ -161,11 +185,15 @@ public class BriefService implements RoundReversal {
 
   @Override
   public boolean knows(String field) {
-    return field.startsWith(FIELD);
+    return field.startsWith(FIELD) || field.equals(SIGN_OFF);
   }
 
   @Override
   public boolean put(SiteContext context, Round round, Change change) {
+    if (change.field().equals(SIGN_OFF)) {
+      KeptSignOff now = change.to(KeptSignOff.class);
+      return briefs.putSignOff(round.id(), now, change.from(KeptSignOff.class)) == 1;
+    }
     BriefField field = BriefField.get(change.field().substring(FIELD.length()));
     BriefRow now = briefs.find(round.id()).orElseThrow();
     // Read and written again, since the database keeps JSON in a form of its own.

@@ -13,6 +13,7 @@ import osmerin.app.site.Right;
  * @param undoes the entry that this one took back
  * @param undoneBy the entry that took this one back
  * @param covered whether something newer stands on it
+ * @param earlier the small saves just before it that it stands for, the latest first
  */
 public record Entry(
     long id,
@@ -24,7 +25,23 @@ public record Entry(
     @Nullable Long undoes,
     @Nullable Long undoneBy,
     boolean covered,
-    List<Change> changes) {
+    List<Change> changes,
+    List<Entry> earlier) {
+
+  /** One that stands for itself. */
+  public Entry(
+      long id,
+      @Nullable Long personId,
+      @Nullable String person,
+      Instant at,
+      String sentence,
+      Right needs,
+      @Nullable Long undoes,
+      @Nullable Long undoneBy,
+      boolean covered,
+      List<Change> changes) {
+    this(id, personId, person, at, sentence, needs, undoes, undoneBy, covered, changes, List.of());
+  }
 
   public boolean isUndone() {
     return undoneBy != null;
@@ -49,6 +66,16 @@ public record Entry(
             .distinct()
             .toList();
     return keys.size() == 1 ? Integer.valueOf(keys.get(0)) : null;
+  }
+
+  Entry with(List<Entry> before) {
+    return new Entry(
+        id, personId, person, at, sentence, needs, undoes, undoneBy, covered, changes, before);
+  }
+
+  /** When the first of what it stands for was done. */
+  public Instant since() {
+    return earlier.isEmpty() ? at : earlier.get(earlier.size() - 1).at();
   }
 
   /** Whether there is more to tell than the sentence. */

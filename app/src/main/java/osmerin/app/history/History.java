@@ -152,6 +152,11 @@ public class History {
                     Collectors.mapping(ChangeRow::change, Collectors.toList())));
     Set<Long> covered =
         new HashSet<>(history.covered(siteId, rows.stream().map(EntryRow::id).toList()));
+    return SmallSaves.gathered(entries(rows, covered, changes));
+  }
+
+  private static List<Entry> entries(
+      List<EntryRow> rows, Set<Long> covered, Map<Long, List<Change>> changes) {
     return rows.stream()
         .map(r -> entry(r, covered.contains(r.id()), changes.getOrDefault(r.id(), List.of())))
         .toList();

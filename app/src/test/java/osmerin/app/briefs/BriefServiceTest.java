@@ -12,11 +12,14 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
+import osmerin.app.history.UndoService;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
+import osmerin.core.article.Stage;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
 
@@ -24,6 +27,7 @@ class BriefServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
   @Autowired private EvidenceService evidence;
+  @Autowired private UndoService undo;
   private SiteContext site;
   private Round round;
 
@@ -61,6 +65,49 @@ class BriefServiceTest extends ApplicationTest {
     assertThat(briefs.get(site, round).reader()).isEqualTo("Night fishers");
     assertThat(briefs.save(site, round, brief("Children", conflict.theirs().version())))
         .isInstanceOf(Saved.Done.class);
+  }
+
+  @Test
+  void signingOffTicksItsStepAndMovesTheStageAndIsUndoneAsOne() {
+    briefs.save(site, round, brief("Night fishers", 0));
+    briefs.signOff(site, round, 1);
+    assertThat(stage()).isEqualTo(Stage.BRIEFED);
+    assertThat(doneSteps()).containsExactly("Write the brief");
+    assertThat(briefs.get(site, round).isSignedOff()).isTrue();
+    undo.undoLatest(site);
+    assertThat(stage()).isEqualTo(Stage.COMMISSIONED);
+    assertThat(doneSteps()).isEmpty();
+    assertThat(briefs.get(site, round).signOff()).isEmpty();
+    undo.redoLatest(site);
+    assertThat(stage()).isEqualTo(Stage.BRIEFED);
+    assertThat(doneSteps()).containsExactly("Write the brief");
+    assertThat(briefs.get(site, round).isSignedOff()).isTrue();
+  }
+
+  @Test
+  void aBriefSignedOffAgainLaterMovesNothingBack() {
+    briefs.save(site, round, brief("Night fishers", 0));
+    briefs.signOff(site, round, 1);
+    stageMoves.move(site, round.article().number(), Stage.DRAFTING, Stage.BRIEFED, true);
+    round = articles.get(site, round.article().number());
+    briefs.save(site, round, brief("Children", 1));
+    briefs.signOff(site, round, 2);
+    assertThat(stage()).isEqualTo(Stage.DRAFTING);
+    undo.undoLatest(site);
+    assertThat(briefs.get(site, round).signOff().orElseThrow().version()).isEqualTo(1);
+    assertThat(briefs.get(site, round).isSignedOff()).isFalse();
+    assertThat(stage()).isEqualTo(Stage.DRAFTING);
+  }
+
+  private Stage stage() {
+    return articles.get(site, round.article().number()).stage();
+  }
+
+  private List<String> doneSteps() {
+    return articles.page(site, round.article().number(), null).planned().steps().stream()
+        .filter(step -> step.doneOn() != null)
+        .map(StepRow::name)
+        .toList();
   }
 
   @Test

@@ -25,6 +25,8 @@ public record RunUpStep(
     List<String> after,
     @Nullable Integer offset,
     boolean followUp) {
+  /** Key of the step that is done once the brief is signed off. */
+  public static final String BRIEF = "brief";
 
   public RunUpStep {
     if (estimate < 0 || length < 0) {

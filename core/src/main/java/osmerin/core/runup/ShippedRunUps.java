@@ -15,8 +15,8 @@ public final class ShippedRunUps {
           "Guide",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before("brief", "Write the brief", STRATEGIST, 2, 1),
-              before("sources", "Gather sources", WRITER, 2, 1, "brief"),
+              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 2, 1),
+              before("sources", "Gather sources", WRITER, 2, 1, RunUpStep.BRIEF),
               before("draft", "Write the draft", WRITER, 8, 4, "sources"),
               before("pictures", "Make pictures", WRITER, 2, 1, "draft"),
               before("edit", "Edit", EDITOR, 3, 2, "draft"),
@@ -29,8 +29,8 @@ public final class ShippedRunUps {
           "Post",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before("brief", "Write the brief", STRATEGIST, 1, 1),
-              before("draft", "Write the draft", WRITER, 4, 2, "brief"),
+              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 1, 1),
+              before("draft", "Write the draft", WRITER, 4, 2, RunUpStep.BRIEF),
               before("pictures", "Make pictures", WRITER, 1, 0, "draft"),
               before("edit", "Edit", EDITOR, 1.5, 1, "draft"),
               before("proof", "Read the proof", EDITOR, 0.5, 0, "edit", "pictures")));
@@ -40,8 +40,8 @@ public final class ShippedRunUps {
           "Review",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before("brief", "Write the brief", STRATEGIST, 1, 1),
-              before("trial", "Try it out", WRITER, 5, 3, "brief"),
+              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 1, 1),
+              before("trial", "Try it out", WRITER, 5, 3, RunUpStep.BRIEF),
               before("draft", "Write the draft", WRITER, 5, 2, "trial"),
               before("pictures", "Make pictures", WRITER, 1.5, 1, "trial"),
               before("facts", "Check facts and prices", EDITOR, 1, 1, "draft"),
@@ -64,8 +64,8 @@ public final class ShippedRunUps {
           RunUp.DEFAULT_CUSHION,
           List.of(
               before("review", "Read what is live", STRATEGIST, 1, 1),
-              before("brief", "Bring the brief up to date", STRATEGIST, 1, 0, "review"),
-              before("draft", "Rework the draft", WRITER, 4, 2, "brief"),
+              before(RunUpStep.BRIEF, "Bring the brief up to date", STRATEGIST, 1, 0, "review"),
+              before("draft", "Rework the draft", WRITER, 4, 2, RunUpStep.BRIEF),
               before("edit", "Edit", EDITOR, 1.5, 1, "draft"),
               before("proof", "Read the proof", EDITOR, 0.5, 0, "edit"),
               followUp("results", "Look at what it gained", STRATEGIST, 0.5, 20)));
@@ -75,8 +75,8 @@ public final class ShippedRunUps {
           "Rewrite",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before("brief", "Write a new brief", STRATEGIST, 2, 1),
-              before("draft", "Write the draft", WRITER, 8, 4, "brief"),
+              before(RunUpStep.BRIEF, "Write a new brief", STRATEGIST, 2, 1),
+              before("draft", "Write the draft", WRITER, 8, 4, RunUpStep.BRIEF),
               before("pictures", "Make pictures", WRITER, 1.5, 1, "draft"),
               before("edit", "Edit", EDITOR, 2.5, 2, "draft"),
               before("revise", "Revise", WRITER, 1.5, 1, "edit"),
