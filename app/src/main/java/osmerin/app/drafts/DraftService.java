@@ -154,6 +154,15 @@ public class DraftService implements RoundReversal {
             draft -> drafts.insert(to.id(), 1, draft.text(), draft.words(), context.personId()));
   }
 
+  /** Keeps what was published before it was written here, as the draft of a round that is live. */
+  @Transactional
+  public void keepPublished(SiteContext context, Round round, String text) {
+    if (text.length() <= LONGEST && latest(round).isEmpty()) {
+      int words = Markdown.draft(text).words();
+      drafts.insert(round.id(), 1, text.replace("\0", ""), words, context.personId());
+    }
+  }
+
   /** Whether a further round has no draft but the one that was carried over. */
   public boolean isCarriedOver(Round round) {
     return drafts.versions(round.id()).size() <= 1;

@@ -24,6 +24,9 @@ interface BlogHost {
   /** Whether one is connected. */
   boolean isConnected();
 
+  /** The name of the host, as in its address; empty when none is connected. */
+  String name();
+
   /**
    * Publishes a new article.
    *
@@ -37,6 +40,9 @@ interface BlogHost {
 
   /** The address of the article with this uid, if the host has it. */
   Optional<Published> find(String uid);
+
+  /** The text of a page as HTML, if the host has it. */
+  Optional<String> text(String address);
 
   /** The host could not be used; the message says why, for people. */
   final class PublishingFailedException extends RuntimeException {

@@ -15,6 +15,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.Publishing.Due;
 import osmerin.app.rounds.Round;
@@ -73,6 +74,8 @@ public class HourJob {
       publish.publish(context, due.number(), Optional.empty(), remark(context, due));
     } catch (RefusedException e) {
       refused(context, due, e.getMessage());
+    } catch (AskException e) {
+      refused(context, due, e.getMessage() + " Publish it by hand.");
     } catch (RuntimeException e) {
       LOG.error("article {} of site {} could not be published", due.number(), due.siteId(), e);
     }

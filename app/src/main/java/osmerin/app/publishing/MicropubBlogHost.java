@@ -1,9 +1,11 @@
 package osmerin.app.publishing;
 
+import java.net.URI;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpHeaders;
@@ -14,6 +16,7 @@ import org.springframework.web.client.ResourceAccessException;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import org.springframework.web.client.RestClientResponseException;
+import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.platform.web.OutsideHttp;
 import tools.jackson.databind.JsonNode;
 
@@ -21,6 +24,7 @@ import tools.jackson.databind.JsonNode;
 @Component
 class MicropubBlogHost implements BlogHost {
   private static final String SIMULATED = "X-Simulated";
+  private static final Set<Integer> UPDATED = Set.of(200, 201, 204);
 
   private final String endpoint;
   private final String token;
@@ -39,6 +43,12 @@ class MicropubBlogHost implements BlogHost {
   }
 
   @Override
+  public String name() {
+    String host = isConnected() ? URI.create(endpoint).getHost() : null;
+    return host == null ? "" : host;
+  }
+
+  @Override
   public Published create(Entry entry) {
     Map<String, Object> properties = new LinkedHashMap<>();
     properties.put("uid", List.of(entry.uid()));
@@ -48,11 +58,31 @@ class MicropubBlogHost implements BlogHost {
       properties.put("published", List.of(entry.published().toString()));
     }
     Map<String, Object> body = Map.of("type", List.of("h-entry"), "properties", properties);
-    HttpHeaders headers = post(body).getHeaders();
-    if (headers.getLocation() == null) {
+    ResponseEntity<Void> answer = post(body);
+    return switch (answer.getStatusCode().value()) {
+      case 201 -> created(answer.getHeaders());
+      case 202 -> find(entry.uid()).orElseThrow(MicropubBlogHost::notYet);
+      default -> throw unexpected(answer);
+    };
+  }
+
+  private static Published created(HttpHeaders headers) {
+    String location = headers.getFirst(HttpHeaders.LOCATION);
+    if (location == null || location.isBlank()) {
       throw new PublishingFailedException("The blog host took the article but named no address.");
     }
-    return new Published(headers.getLocation().toString(), headers.containsHeader(SIMULATED));
+    return new Published(location, headers.containsHeader(SIMULATED));
+  }
+
+  private static PublishingFailedException notYet() {
+    return new PublishingFailedException(
+        "The blog host took the article and has not published it yet. Try again in a minute.");
+  }
+
+  private static PublishingFailedException unexpected(ResponseEntity<?> answer) {
+    return new PublishingFailedException(
+        "The blog host answered %s, which does not say that it published anything."
+            .formatted(answer.getStatusCode().value()));
   }
 
   @Override
@@ -67,30 +97,63 @@ class MicropubBlogHost implements BlogHost {
             Map.of(
                 "name", List.of(entry.title()),
                 "content", List.of(Map.of("html", entry.html()))));
-    HttpHeaders headers = post(body).getHeaders();
+    ResponseEntity<Void> answer = post(body);
+    if (!UPDATED.contains(answer.getStatusCode().value())) {
+      throw unexpected(answer);
+    }
     // A host may move the page and say so; else the address stays.
-    String now = headers.getLocation() == null ? address : headers.getLocation().toString();
-    return new Published(now, headers.containsHeader(SIMULATED));
+    String location = answer.getHeaders().getFirst(HttpHeaders.LOCATION);
+    return new Published(
+        location == null ? address : location, answer.getHeaders().containsHeader(SIMULATED));
   }
 
   @Override
   public Optional<Published> find(String uid) {
-    ResponseEntity<JsonNode> answer =
-        ask(
-            () ->
-                http.get()
-                    .uri(endpoint + "?q=source")
-                    .headers(h -> h.setBearerAuth(token))
-                    .retrieve()
-                    .toEntity(JsonNode.class));
+    ResponseEntity<JsonNode> answer = source(Map.of());
     boolean simulated = answer.getHeaders().containsHeader(SIMULATED);
-    for (JsonNode item : answer.getBody().path("items")) {
+    JsonNode items = body(answer).path("items");
+    if (!items.isArray()) {
+      throw new PublishingFailedException(
+          "The blog host was asked what it has, and its answer names no articles.");
+    }
+    for (JsonNode item : items) {
       JsonNode properties = item.path("properties");
       if (uid.equals(properties.path("uid").path(0).asString(""))) {
         return Optional.of(new Published(properties.path("url").path(0).asString(""), simulated));
       }
     }
     return Optional.empty();
+  }
+
+  @Override
+  public Optional<String> text(String address) {
+    JsonNode content = body(source(Map.of("url", address))).path("properties").path("content");
+    JsonNode first = content.path(0);
+    String text = first.isString() ? first.asString() : first.path("html").asString("");
+    return text.isBlank() ? Optional.empty() : Optional.of(text);
+  }
+
+  private ResponseEntity<JsonNode> source(Map<String, String> query) {
+    UriComponentsBuilder uri =
+        UriComponentsBuilder.fromUriString(endpoint).queryParam("q", "source");
+    query.keySet().forEach(name -> uri.queryParam(name, "{" + name + "}"));
+    return ask(
+        () ->
+            http.get()
+                .uri(uri.encode().buildAndExpand(query).toUri())
+                .headers(h -> h.setBearerAuth(token))
+                .retrieve()
+                .toEntity(JsonNode.class));
+  }
+
+  private static JsonNode body(ResponseEntity<JsonNode> answer) {
+    JsonNode body = answer.getBody();
+    if (body == null || answer.getStatusCode().value() != 200) {
+      throw new PublishingFailedException(
+          "The blog host was asked what it has and answered nothing (%s)."
+              .formatted(answer.getStatusCode().value()));
+    }
+    return body;
   }
 
   private ResponseEntity<Void> post(Map<String, Object> body) {

@@ -31,8 +31,15 @@ class PublishController {
 
   @PostMapping("/publish")
   @Needs(Right.EDIT)
-  String publish(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
-    Outcome outcome = publishing.publish(site, number.number());
+  String publish(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      RedirectAttributes to) {
+    Outcome outcome =
+        anyway
+            ? publishing.replace(site, number.number())
+            : publishing.publish(site, number.number());
     Foot.say(
         to,
         outcome instanceof Outcome.Failed failed

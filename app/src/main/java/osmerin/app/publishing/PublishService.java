@@ -2,6 +2,7 @@ package osmerin.app.publishing;
 
 import java.time.Instant;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -16,6 +17,7 @@ import osmerin.app.drafts.DraftService;
 import osmerin.app.drafts.DraftVersion;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.BlogHost.Entry;
 import osmerin.app.publishing.BlogHost.Published;
@@ -70,7 +72,9 @@ public class PublishService {
   /**
    * Publishes.
    *
-   * @throws RefusedException when the article is not Ready, has no draft, or is being published
+   * @throws RefusedException when the article is not Ready, has no draft, or is being published, or
+   *     when its page is none of the connected host
+   * @throws AskException when it would replace a page whose text Osmerin never had
    */
   public Outcome publish(SiteContext context, int number) {
     return publish(context, number, Optional.empty(), "");
@@ -86,6 +90,22 @@ public class PublishService {
       SiteContext context, int number, Optional<Instant> published, String remark) {
     context.require(Right.EDIT);
     Round round = articles.get(context, number);
+    askIfUnknown(context, round);
+    return publish(context, round, published, remark);
+  }
+
+  /** Publishes over a page whose text Osmerin never had; what the host has of it is kept. */
+  public Outcome replace(SiteContext context, int number) {
+    context.require(Right.EDIT);
+    Round round = articles.get(context, number);
+    if (isUnknown(context, round)) {
+      keepWhatIsThere(context, round);
+    }
+    return publish(context, round, Optional.empty(), "");
+  }
+
+  private Outcome publish(
+      SiteContext context, Round round, Optional<Instant> published, String remark) {
     DraftVersion draft =
         drafts
             .latest(round)
@@ -94,16 +114,64 @@ public class PublishService {
                 () ->
                     new RefusedException(
                         round.reference() + " has no draft yet. Write one first."));
+    refuseElsewhere(context, round);
     Entry entry = entry(context, round, draft.text(), published.orElse(null));
     publishing.begin(context, round);
     try {
       Published sent = send(round, entry);
-      publishing.wentLive(context, round, sent.address(), sent.simulated(), remark);
+      String address = addresses(context).checked(sent.address());
+      publishing.wentLive(context, round, address, sent.simulated(), remark);
       tell(context, round, NoticeKind.WENT_LIVE, " went live.");
-      return new Outcome.Live(sent.address());
+      return new Outcome.Live(address);
     } catch (PublishingFailedException e) {
       failed(context, round, e.getMessage());
       return new Outcome.Failed(e.getMessage());
+    } catch (RuntimeException e) {
+      failed(context, round, "Osmerin could not make sense of the blog host's answer.");
+      throw e;
+    }
+  }
+
+  private PublishedAddress addresses(SiteContext context) {
+    return new PublishedAddress(host.name(), context.site());
+  }
+
+  private void refuseElsewhere(SiteContext context, Round round) {
+    String address = round.article().liveAddress();
+    if (address != null && host.isConnected() && !addresses(context).covers(address)) {
+      throw new RefusedException(
+          "%s is at %s, which is outside the connected blog host (%s). Put the new text there by hand, then say under “Published elsewhere?” that it is live."
+              .formatted(round.reference(), address, host.name()));
+    }
+  }
+
+  private void askIfUnknown(SiteContext context, Round round) {
+    if (isUnknown(context, round)) {
+      throw new AskException(
+          "Osmerin never had the text of this page. Publishing replaces all of it with your draft."
+              + " What the blog host has of it is kept as the draft of the round before.",
+          List.of(round.article().liveAddress()),
+          "Replace the page");
+    }
+  }
+
+  /** Whether the article is live with a text that was not written here. */
+  private boolean isUnknown(SiteContext context, Round round) {
+    return round.article().liveAddress() != null
+        && round.ordinal() > 1
+        && drafts.latest(before(context, round)).isEmpty();
+  }
+
+  private Round before(SiteContext context, Round round) {
+    return articles.get(context, round.article().number(), round.ordinal() - 1);
+  }
+
+  private void keepWhatIsThere(SiteContext context, Round round) {
+    try {
+      host.text(round.article().liveAddress())
+          .ifPresent(text -> drafts.keepPublished(context, before(context, round), text));
+    } catch (PublishingFailedException e) {
+      LOG.info("the text of {} could not be kept: {}", round.reference(), e.getMessage());
     }
   }
 

@@ -17,6 +17,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.plan.MonthService;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.PublishService.Outcome;
 import osmerin.app.refresh.RefreshService;
@@ -32,6 +33,7 @@ class PublishServiceTest extends ApplicationTest {
   @Autowired private DraftService drafts;
   @Autowired private PublishService publishing;
   @Autowired private RefreshService refreshing;
+  @Autowired private Publishing attempts;
   @Autowired private MonthService months;
   private SiteContext site;
   private int before;
@@ -127,6 +129,42 @@ class PublishServiceTest extends ApplicationTest {
     assertThat(drafts.latest(readable).orElseThrow().text()).contains("First words.");
     assertThat(months.month(site, YearMonth.from(site.today())).refreshes().done()).isEqualTo(1);
     assertThat(months.month(site, YearMonth.from(site.today())).newArticles().done()).isEqualTo(1);
+  }
+
+  @Test
+  void aPageThatOsmerinNeverHadTheTextOfIsReplacedOnlyOnceSomebodySaysSo() throws Exception {
+    Outcome.Live first =
+        (Outcome.Live) publishing.publish(site, ready("# A\n\nOld.").article().number());
+    Round round = refreshOfUnknown(first.address());
+    assertThatThrownBy(() -> publishing.publish(site, round.article().number()))
+        .isInstanceOf(AskException.class)
+        .hasMessageContaining("never had the text");
+    assertThat(page(first.address())).contains("Old.");
+    assertThat(publishing.replace(site, round.article().number())).isInstanceOf(Outcome.Live.class);
+    assertThat(page(first.address())).contains("They migrate.").doesNotContain("Old.");
+    Round before = articles.get(site, round.article().number(), 1);
+    assertThat(drafts.latest(before).orElseThrow().text()).contains("Old.");
+  }
+
+  @Test
+  void aPageOutsideTheConnectedHostIsNotPublished() {
+    Round round = refreshOfUnknown("https://elsewhere.example/eels");
+    assertThatThrownBy(() -> publishing.replace(site, round.article().number()))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("https://elsewhere.example/eels")
+        .hasMessageContaining("outside the connected blog host");
+    assertThat(articles.get(site, round.article().number()).publication().attemptedAt()).isNull();
+  }
+
+  /** An article that was published elsewhere, without a draft, with a refresh that is Ready. */
+  private Round refreshOfUnknown(String address) {
+    Round round = commission();
+    toReady(round);
+    attempts.wasPublishedElsewhere(site, round.article().number(), address, site.today());
+    Round refresh = refreshing.begin(site, round.article().number(), depth(), null);
+    drafts.save(site, refresh, "# Eels\n\nThey migrate.", 0);
+    toReady(refresh);
+    return articles.get(site, round.article().number());
   }
 
   private Round commission() {
