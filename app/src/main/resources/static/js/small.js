@@ -18,6 +18,16 @@ window.addEventListener("beforeunload", (event) => {
 // A form that was refused comes back with the words still unsaved.
 if (document.querySelector("#conflict")) unsaved = document.querySelector("form[data-guard]");
 
+// data-longest: what is too long is said where it is typed, and nothing of it is cut.
+document.addEventListener("input", (event) => {
+  const longest = Number(event.target.dataset.longest);
+  if (!longest) return;
+  const typed = event.target.value.length;
+  const fault = typed > longest ? `At most ${longest} characters; this has ${typed}. Nothing was cut.` : "";
+  event.target.setCustomValidity(fault);
+  if (fault) event.target.reportValidity();
+});
+
 // data-once: a slow form is sent once, and its button says what is going on.
 document.addEventListener("submit", (event) => {
   const button = event.submitter;

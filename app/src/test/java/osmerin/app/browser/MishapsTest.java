@@ -29,6 +29,20 @@ class MishapsTest extends BrowserTest {
   }
 
   @Test
+  void aTitleThatIsTooLongIsSaidAndNotCut() {
+    browser.open(base + "/pitches");
+    browser.key("+");
+    browser.type("#pitch-title", "A bowl ".repeat(40).strip());
+    browser.keys(org.openqa.selenium.Keys.ENTER);
+    assertThat(browser.run("return document.querySelector('#pitch-title').validationMessage"))
+        .isEqualTo("At most 200 characters; this has 279. Nothing was cut.");
+    assertThat(browser.run("return document.querySelector('#pitch-title').value.length"))
+        .isEqualTo(279L);
+    browser.open(base + "/pitches");
+    assertThat(browser.count(".row-do")).isZero();
+  }
+
+  @Test
   void aFileReadWronglyIsCorrectedByHand() throws Exception {
     String text = "date;phrase ended\ncafé;7\nthé;5\n";
     upload("odd.csv", text.getBytes("windows-1252"));

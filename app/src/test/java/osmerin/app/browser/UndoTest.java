@@ -39,6 +39,28 @@ class UndoTest extends BrowserTest {
   }
 
   @Test
+  void signingOffIsUndoneAsOneAndSmallSavesAreOneLine() {
+    String number = commission("A lidded jar");
+    write(number, "# A lidded jar\n\nOne.");
+    write(number, " Two.");
+    write(number, " Three.");
+    browser.open(base + "/articles/" + number + "/brief");
+    browser.type("#reader", "Potters");
+    browser.press("Save");
+    browser.waitForText("#foot", "is saved");
+    browser.press("Sign off");
+    browser.waitForText(".article-actions", "signed off by");
+    browser.waitForText(".stage-here", "Briefed");
+    browser.open(base + "/history");
+    browser.waitForText(".history", "Version 3 of the draft of " + number);
+    assertThat(browser.text(".history")).contains("and 2 more like it").doesNotContain("Version 2");
+    browser.keys(Keys.CONTROL, "z");
+    browser.waitForText("#foot", "Undone: The brief of " + number);
+    browser.open(base + "/articles/" + number);
+    browser.waitForText(".stage-here", "Commissioned");
+  }
+
+  @Test
   void theKeyTakesOneStepAfterTheOtherBackAndWithShiftDoesThemAgain() {
     commission("Steps");
     browser.key(">");
