@@ -13,10 +13,13 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
 import osmerin.app.site.Site;
+import osmerin.app.site.SiteName;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.PasswordRules;
+import osmerin.app.team.PersonName;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.ReferenceNumber;
+import osmerin.core.text.PlainText;
 
 /** Sets up the owner and the first site. */
 @Service
@@ -85,18 +88,15 @@ public class SetupService {
     if (!isCode(answers.code())) {
       faults.put("code", "This is not the code that the start command printed.");
     }
-    if (answers.name().isBlank()) {
-      faults.put("name", "Type your name.");
-    }
-    if (!answers.login().strip().matches("\\S{3,100}")) {
+    PersonName.fault(answers.name()).ifPresent(fault -> faults.put("name", fault));
+    if (!answers.login().strip().matches("\\S{3,100}")
+        || !PlainText.isPlain(answers.login().strip())) {
       faults.put("login", "Type a mail address or a name of 3 to 100 characters without spaces.");
     }
     passwords
         .fault(answers.password(), List.of(answers.name(), answers.login(), answers.siteName()))
         .ifPresent(fault -> faults.put("password", fault));
-    if (answers.siteName().isBlank()) {
-      faults.put("siteName", "Type the name of the blog.");
-    }
+    SiteName.fault(answers.siteName()).ifPresent(fault -> faults.put("siteName", fault));
     if (!ReferenceNumber.isPrefix(answers.prefix().strip().toUpperCase(Locale.ROOT))) {
       faults.put("prefix", "Take 1 to 6 letters or digits, the first a letter.");
     }

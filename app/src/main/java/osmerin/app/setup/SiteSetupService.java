@@ -25,6 +25,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteName;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.ReferenceNumber;
@@ -54,9 +55,7 @@ public class SiteSetupService implements Reversal {
   /** What is wrong with the name and zone of a site; for each field what to do about it. */
   static Map<String, String> faults(String name, String zone) {
     Map<String, String> faults = new LinkedHashMap<>();
-    if (name.isBlank() || name.length() > 100) {
-      faults.put("name", "Type the name of the blog, at most 100 characters.");
-    }
+    SiteName.fault(name).ifPresent(fault -> faults.put("name", fault));
     if (!ZoneId.getAvailableZoneIds().contains(zone)) {
       faults.put("zone", "Choose a time zone from the list.");
     }

@@ -2,20 +2,25 @@ package osmerin.app.setup;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteService;
+import osmerin.core.text.Counted;
 
 /** Where a visit begins: the first one of an installation, and every other. */
 @Controller
@@ -23,8 +28,10 @@ class WelcomeController {
   private final SetupService setup;
   private final SiteService sites;
   private final SignIns signIns;
+  private final AskGuard guard;
 
-  WelcomeController(SetupService setup, SiteService sites, SignIns signIns) {
+  WelcomeController(SetupService setup, SiteService sites, SignIns signIns, AskGuard guard) {
+    this.guard = guard;
     this.setup = setup;
     this.sites = sites;
     this.signIns = signIns;
@@ -66,6 +73,16 @@ class WelcomeController {
       Model model,
       HttpServletRequest request,
       HttpServletResponse response) {
+    Optional<Duration> wait = guard.tryCodeFrom(request.getRemoteAddr());
+    if (wait.isPresent()) {
+      response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+      response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.get().toSeconds() + 1));
+      model.addAttribute("answers", answers);
+      String again =
+          "Too many tries. Try again in %s."
+              .formatted(Counted.of(wait.get().toSeconds() + 1, "second"));
+      return form(model, Map.of("code", again));
+    }
     Map<String, String> faults = setup.setUp(answers);
     if (faults.isEmpty()) {
       signIns.signIn(answers.login().strip(), request, response);

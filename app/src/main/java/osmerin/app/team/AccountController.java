@@ -31,11 +31,13 @@ import osmerin.app.team.Settings.Theme;
 @RequestMapping("/{site}/account")
 class AccountController {
   private final AccountService accounts;
+  private final MailAddresses mails;
   private final Notices notices;
   private final Post post;
 
-  AccountController(AccountService accounts, Notices notices, Post post) {
+  AccountController(AccountService accounts, MailAddresses mails, Notices notices, Post post) {
     this.accounts = accounts;
+    this.mails = mails;
     this.notices = notices;
     this.post = post;
   }
@@ -57,13 +59,13 @@ class AccountController {
   String set(
       SiteContext site,
       @RequestParam String name,
-      @RequestParam(defaultValue = "") String mail,
       @RequestParam Theme theme,
       @RequestParam(defaultValue = "false") boolean singleKeys,
       RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
-    Settings wanted = new Settings(site.person().login(), name, mail, theme, singleKeys);
+    Settings now = accounts.settings(site.personId());
+    Settings wanted = new Settings(now.login(), name, now.mail(), theme, singleKeys);
     try {
       accounts.set(site.person(), wanted);
       Foot.say(to, "Your settings are saved.");
@@ -71,6 +73,34 @@ class AccountController {
     } catch (RefusedException e) {
       model.addAttribute("settings", wanted);
       return fault("settingsFault", e, site, model, response);
+    }
+  }
+
+  @PostMapping("/mail")
+  @Needs(Right.READ)
+  String mail(
+      SiteContext site,
+      @RequestParam(defaultValue = "") String mail,
+      @RequestParam(defaultValue = "") String current,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      Foot.say(
+          to,
+          switch (mails.ask(site.person(), mail, current)) {
+            case CHANGED -> "Your mail address is changed.";
+            case WAITS_FOR_LINK ->
+                "A mail is on its way to "
+                    + mail.strip()
+                    + ". The address counts once you open its link.";
+            case WAITS_FOR_OWNER ->
+                "No mail server is connected, so an owner of your site confirms the address.";
+          });
+      return back(site);
+    } catch (RefusedException e) {
+      model.addAttribute("typedMail", mail);
+      return fault("mailFault", e, site, model, response);
     }
   }
 

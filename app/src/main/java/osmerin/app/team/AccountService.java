@@ -2,6 +2,7 @@ package osmerin.app.team;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -57,25 +58,22 @@ public class AccountService {
   }
 
   /**
-   * Sets name, mail address, theme and keys.
+   * Sets name, theme and keys; the mail address stays.
    *
-   * @throws RefusedException when the name is empty, or the mail address is none or somebody else's
+   * @throws RefusedException when the name will not do
    */
   @Transactional
   public void set(SignedIn person, Settings settings) {
-    if (settings.name().isBlank() || settings.name().length() > 100) {
-      throw new RefusedException("A name has 1 to 100 characters.");
-    }
-    String mail =
-        settings.mail() == null || settings.mail().isBlank() ? null : mail(settings.mail());
-    if (mail != null && team.isLoginTaken(TeamService.normal(mail), person.id())) {
-      throw new RefusedException(mail + " belongs to somebody else here.");
-    }
+    refuse(PersonName.fault(settings.name()));
     String name = settings.name().strip();
-    team.setSettings(
-        person.id(),
-        TeamService.initials(name),
-        new Settings(settings.login(), name, mail, settings.theme(), settings.singleKeys()));
+    team.setSettings(person.id(), TeamService.initials(name), settings.named(name));
+  }
+
+  /** Refuses a password that is not the current one. */
+  void requirePassword(SignedIn person, String typed) {
+    if (!passwords.matches(typed, get(person.id()).passwordHash())) {
+      throw new RefusedException("That isn't your current password.");
+    }
   }
 
   boolean isTaken(String mail) {
@@ -94,21 +92,25 @@ public class AccountService {
    */
   @Transactional
   public void changePassword(SignedIn person, String old, String wanted, String sessionId) {
+    requirePassword(person, old);
     SignedIn now = get(person.id());
-    if (!passwords.matches(old, now.passwordHash())) {
-      throw new RefusedException("That isn't your current password.");
-    }
     setPassword(now, wanted);
     sessions.endOthers(now.login(), sessionId);
   }
 
   private void setPassword(SignedIn person, String wanted) {
-    passwordFault(wanted, List.of(person.name(), person.login()))
-        .ifPresent(
-            fault -> {
-              throw new RefusedException(fault);
-            });
+    List<String> about = new ArrayList<>(team.siteNames(person.id()));
+    about.addAll(List.of(person.name(), person.login()));
+    refuse(passwordFault(wanted, about));
     team.setPassword(person.id(), passwords.encode(wanted));
+    links.endPasswordLinks(person.id(), clock.instant());
+  }
+
+  private static void refuse(Optional<String> fault) {
+    fault.ifPresent(
+        reason -> {
+          throw new RefusedException(reason);
+        });
   }
 
   /** Signs the person out everywhere, here too. */
@@ -152,14 +154,19 @@ public class AccountService {
    */
   @Transactional
   public String passwordLinkFor(SiteContext owner, Person person) {
+    requireOwnPeople(owner, person);
+    return link(person.id());
+  }
+
+  /** Refuses to act for somebody who works on a site that the owner does not own. */
+  void requireOwnPeople(SiteContext owner, Person person) {
     owner.require(Right.MANAGE);
     if (team.countSitesNotOwnedBy(person.id(), owner.personId()) > 0) {
       throw new ForbiddenException(
           person.name()
-              + " works on a site that is not yours too, so the new password is theirs to ask for:"
-              + " “Forgotten?” on the sign-in page.");
+              + " works on a site that is not yours too, so their password and mail address are"
+              + " theirs to change.");
     }
-    return link(person.id());
   }
 
   /** Whose link it is, while it works. */
@@ -171,11 +178,11 @@ public class AccountService {
   @Transactional
   public void choosePassword(String token, String wanted) {
     SignedIn person =
-        ofLink(token).orElseThrow(() -> new NotFoundException("password link", "link"));
+        links
+            .lockPerson(SecretToken.hash(token), clock.instant())
+            .map(this::get)
+            .orElseThrow(() -> new NotFoundException("password link", "link"));
     setPassword(person, wanted);
-    if (links.usePasswordLink(SecretToken.hash(token), clock.instant()) == 0) {
-      throw new NotFoundException("password link", "link");
-    }
     sessions.endAll(person.login());
   }
 

@@ -22,6 +22,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
 
 /** Invitations by a link that works once. */
 @Service
@@ -31,6 +32,7 @@ public class Invitations {
   private final LinkMapper links;
   private final TeamService team;
   private final AccountService accounts;
+  private final SiteService sites;
   private final History history;
   private final Post post;
   private final PublicAddress address;
@@ -40,6 +42,7 @@ public class Invitations {
       LinkMapper links,
       TeamService team,
       AccountService accounts,
+      SiteService sites,
       History history,
       Post post,
       PublicAddress address,
@@ -47,6 +50,7 @@ public class Invitations {
     this.links = links;
     this.team = team;
     this.accounts = accounts;
+    this.sites = sites;
     this.history = history;
     this.post = post;
     this.address = address;
@@ -132,7 +136,7 @@ public class Invitations {
   @Transactional
   public Invitation accept(String token, SignedIn person) {
     Invitation invitation = take(token);
-    team.join(invitation.siteId(), person.id(), invitation.role());
+    join(invitation, person);
     return invitation;
   }
 
@@ -146,9 +150,7 @@ public class Invitations {
     Invitation invitation =
         find(token).orElseThrow(() -> new NotFoundException("invitation", "link"));
     Map<String, String> faults = new LinkedHashMap<>();
-    if (name.isBlank()) {
-      faults.put("name", "Type your name.");
-    }
+    PersonName.fault(name).ifPresent(fault -> faults.put("name", fault));
     accounts
         .passwordFault(password, List.of(name, invitation.mail(), invitation.site()))
         .ifPresent(fault -> faults.put("password", fault));
@@ -157,10 +159,22 @@ public class Invitations {
     }
     if (faults.isEmpty()) {
       take(token);
-      long person = team.add(invitation.mail(), name, password);
-      team.join(invitation.siteId(), person, invitation.role());
+      join(invitation, team.signedIn(team.add(invitation.mail(), name, password)));
     }
     return faults;
+  }
+
+  private void join(Invitation invitation, SignedIn person) {
+    Role role = team.join(invitation.siteId(), person.id(), invitation.role());
+    String invited = invitation.role().label().toLowerCase(Locale.ROOT);
+    history.note(
+        sites.onBehalfOf(invitation.siteId(), person),
+        Right.MANAGE,
+        role == invitation.role()
+            ? "%s took the invitation and is %s.".formatted(person.name(), role.label())
+            : "%s took an invitation as %s and stays %s."
+                .formatted(person.name(), invited, role.label()),
+        Change.lasting(Thing.PERSON, person.id(), "Role", null, role.label()));
   }
 
   private Invitation take(String token) {

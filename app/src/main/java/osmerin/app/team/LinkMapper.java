@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
 import osmerin.app.site.Role;
 
 /** One-time links. */
@@ -34,5 +35,24 @@ interface LinkMapper {
 
   Optional<Long> findPerson(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
 
-  int usePasswordLink(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+  /** The same; whoever asks next waits until this transaction ends. */
+  Optional<Long> lockPerson(@Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+
+  void insertMailChange(
+      @Param("personId") long personId,
+      @Param("mail") String mail,
+      @Param("tokenHash") byte @Nullable [] tokenHash,
+      @Param("expiresAt") Instant expiresAt);
+
+  Optional<MailChange> findMailChange(
+      @Param("tokenHash") byte[] tokenHash, @Param("now") Instant now);
+
+  /** Those without a link, of people of a site. */
+  List<MailChange> mailChangesOf(@Param("siteId") long siteId, @Param("now") Instant now);
+
+  int useMailChange(@Param("id") long id, @Param("now") Instant now);
+
+  void endMailChanges(@Param("personId") long personId, @Param("now") Instant now);
+
+  void endPasswordLinks(@Param("personId") long personId, @Param("now") Instant now);
 }

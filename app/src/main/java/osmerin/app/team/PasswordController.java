@@ -1,6 +1,12 @@
 package osmerin.app.team;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -9,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
@@ -18,11 +25,19 @@ import osmerin.app.site.Right;
 @Controller
 class PasswordController {
   private final AccountService accounts;
+  private final AskGuard guard;
   private final Post post;
+  private final Executor beside;
 
-  PasswordController(AccountService accounts, Post post) {
+  PasswordController(
+      AccountService accounts,
+      AskGuard guard,
+      Post post,
+      @Qualifier("applicationTaskExecutor") Executor beside) {
     this.accounts = accounts;
+    this.guard = guard;
     this.post = post;
+    this.beside = beside;
   }
 
   @GetMapping("/forgotten")
@@ -35,10 +50,28 @@ class PasswordController {
 
   @PostMapping("/forgotten")
   @Needs(Right.ANYBODY)
-  String send(@RequestParam String login, Model model) {
-    accounts.forgotten(login);
+  String send(
+      @RequestParam String login,
+      Model model,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    Optional<Duration> wait = guard.askForLinkFrom(request.getRemoteAddr());
+    if (wait.isPresent()) {
+      response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
+      response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.get().toSeconds() + 1));
+      model.addAttribute("wait", wait.get().toSeconds() + 1);
+      return forgotten(model);
+    }
+    // Beside this request, so that it takes the same time whether there is such a person or not.
+    beside.execute(() -> sendLink(login));
     model.addAttribute("sent", true);
     return forgotten(model);
+  }
+
+  private void sendLink(String login) {
+    if (guard.mayHaveLink(login)) {
+      accounts.forgotten(login);
+    }
   }
 
   @GetMapping("/password/{token}")

@@ -1,7 +1,10 @@
 package osmerin.app.team;
 
 import com.nulabinc.zxcvbn.Zxcvbn;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -20,6 +23,12 @@ public class PasswordRules {
   /** From 0, guessed at once, to 4. */
   private static final int LEAST_SCORE = 2;
 
+  /** Shorter names are in too many words. */
+  private static final int SHORTEST_NAME = 3;
+
+  /** So many letters and digits besides names. */
+  private static final int LEAST_OWN = 6;
+
   private final Zxcvbn strength = new Zxcvbn();
 
   /**
@@ -35,8 +44,29 @@ public class PasswordRules {
     if (password.getBytes(java.nio.charset.StandardCharsets.UTF_8).length > LONGEST) {
       return Optional.of("Take at most " + LONGEST + " characters.");
     }
+    if (isMadeOf(password, about)) {
+      return Optional.of("This one is made of your name or the site's. Take words of your own.");
+    }
     return strength.measure(password, about).getScore() < LEAST_SCORE
         ? Optional.of("This one is common or easy to guess. Three or four unrelated words do well.")
         : Optional.empty();
+  }
+
+  /**
+   * Whether little is left of it without the names, however often and in whatever case they stand.
+   */
+  private static boolean isMadeOf(String password, List<String> about) {
+    String left = password.toLowerCase(Locale.ROOT);
+    List<String> names =
+        about.stream()
+            .flatMap(text -> Arrays.stream(text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")))
+            .filter(name -> name.length() >= SHORTEST_NAME)
+            .sorted(Comparator.comparingInt(String::length).reversed())
+            .toList();
+    for (String name : names) {
+      left = left.replace(name, " ");
+    }
+    long own = left.codePoints().filter(Character::isLetterOrDigit).count();
+    return own < LEAST_OWN && left.length() < password.length();
   }
 }

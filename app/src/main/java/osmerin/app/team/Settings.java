@@ -10,6 +10,10 @@ import org.jspecify.annotations.Nullable;
  */
 public record Settings(
     String login, String name, @Nullable String mail, Theme theme, boolean singleKeys) {
+  Settings named(String other) {
+    return new Settings(login, other, mail, theme, singleKeys);
+  }
+
   /** Light, dark, or as the machine has it. */
   public enum Theme {
     AUTO("as this machine"),

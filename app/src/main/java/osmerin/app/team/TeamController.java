@@ -25,12 +25,19 @@ class TeamController {
   private final TeamService team;
   private final Invitations invitations;
   private final AccountService accounts;
+  private final MailAddresses mails;
   private final Post post;
 
-  TeamController(TeamService team, Invitations invitations, AccountService accounts, Post post) {
+  TeamController(
+      TeamService team,
+      Invitations invitations,
+      AccountService accounts,
+      MailAddresses mails,
+      Post post) {
     this.team = team;
     this.invitations = invitations;
     this.accounts = accounts;
+    this.mails = mails;
     this.post = post;
   }
 
@@ -44,6 +51,7 @@ class TeamController {
     model.addAttribute("mailPages", post.simulatedAt());
     if (site.may(Right.MANAGE)) {
       model.addAttribute("invitations", invitations.open(site));
+      model.addAttribute("mailChanges", mails.waiting(site));
     }
     return "team/team";
   }
@@ -108,6 +116,15 @@ class TeamController {
     Person person = team.get(site, id);
     to.addFlashAttribute("link", accounts.passwordLinkFor(site, person));
     to.addFlashAttribute("linkFor", person.name());
+    return back(site);
+  }
+
+  /** Confirms the mail address somebody asked for, where no mail is sent. */
+  @PostMapping("/{id}/mail")
+  @Needs(Right.MANAGE)
+  String mail(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    Person person = team.get(site, id);
+    Foot.say(to, person.name() + " has the address " + mails.confirmFor(site, person) + " now.");
     return back(site);
   }
 

@@ -14,6 +14,9 @@ interface TeamMapper {
   /** Somebody's name, also when they have left. */
   record PersonName(long id, String name, String initials) {}
 
+  /** Names of the sites on which the person works. */
+  List<String> siteNames(@Param("personId") long personId);
+
   Optional<SignedIn> findByLogin(@Param("login") String login);
 
   Optional<SignedIn> findById(@Param("id") long id);
@@ -37,6 +40,9 @@ interface TeamMapper {
       @Param("role") Role role,
       @Param("at") Instant at);
 
+  /** The role of somebody who is on the site, which then nobody else changes. */
+  Optional<Role> lockRole(@Param("siteId") long siteId, @Param("personId") long personId);
+
   int changeRole(
       @Param("siteId") long siteId,
       @Param("personId") long personId,
@@ -55,6 +61,8 @@ interface TeamMapper {
   boolean isLoginTaken(@Param("login") String login, @Param("except") long except);
 
   Settings settings(@Param("personId") long personId);
+
+  void setMail(@Param("personId") long personId, @Param("mail") @Nullable String mail);
 
   void setSettings(
       @Param("personId") long personId,

@@ -104,9 +104,19 @@ public class TeamService implements UserDetailsService {
         normal(login), name.strip(), initials(name), mail, passwords.encode(password));
   }
 
+  /**
+   * Gives a person a role on a site; who has a higher one there keeps it.
+   *
+   * @return the role they have now
+   */
   @Transactional
-  public void join(long siteId, long personId, Role role) {
+  public Role join(long siteId, long personId, Role role) {
+    Role now = team.lockRole(siteId, personId).orElse(null);
+    if (now != null && now.compareTo(role) >= 0) {
+      return now;
+    }
     team.join(siteId, personId, role, clock.instant());
+    return role;
   }
 
   /**

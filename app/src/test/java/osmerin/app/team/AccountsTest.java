@@ -16,6 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import osmerin.app.history.Entry;
 import osmerin.app.history.History;
 import osmerin.app.platform.mail.Post;
 import osmerin.app.platform.mail.PublicAddress;
@@ -28,6 +30,7 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
+import osmerin.app.team.MailAddresses.Asked;
 import osmerin.app.team.Settings.Theme;
 
 /** Invitations, passwords and sessions. */
@@ -37,6 +40,9 @@ class AccountsTest extends ApplicationTest {
   @Autowired private AccountService accounts;
   @Autowired private Invitations invitations;
   @Autowired private LinkMapper links;
+  @Autowired private TeamMapper people;
+  @Autowired private MailAddresses mails;
+  @Autowired private JdbcTemplate jdbc;
   @Autowired private History history;
   @Autowired private Post post;
   @Autowired private PublicAddress address;
@@ -55,7 +61,7 @@ class AccountsTest extends ApplicationTest {
     "password1234, common",
     "1234567890, common",
     "qwertyuiop, common",
-    "unabergunaberg, common",
+    "unabergunaberg, your name",
   })
   void passwordsAreRefusedByLengthAndWhenTheyAreEasyToGuess(String password, String why) {
     assertThat(accounts.passwordFault(password, List.of("Una Berg", "unaberg")))
@@ -94,7 +100,7 @@ class AccountsTest extends ApplicationTest {
     assertThat(invitations.find(token)).isEmpty();
     String second = token(invitations.invite(owner, mail, Role.WRITER));
     Clock later = Clock.offset(Clock.systemUTC(), Invitations.VALID.plus(Duration.ofMinutes(1)));
-    Invitations then = new Invitations(links, team, accounts, history, post, address, later);
+    Invitations then = new Invitations(links, team, accounts, sites, history, post, address, later);
     assertThat(then.find(second)).isEmpty();
     assertThat(then.open(owner)).isEmpty();
     assertThat(invitations.find(second)).isPresent();
@@ -167,7 +173,8 @@ class AccountsTest extends ApplicationTest {
   @Test
   void aForgottenPasswordIsChosenAnewByALinkThatWorksOnce() {
     accounts.set(
-        owner.person(), new Settings(owner.person().login(), "Una Berg", mail, Theme.DARK, true));
+        owner.person(), new Settings(owner.person().login(), "Una Berg", null, Theme.DARK, true));
+    giveMail(owner, mail);
     accounts.forgotten("nobody-of-that-name");
     accounts.forgotten(mail.toUpperCase());
     await().until(() -> MAIL.to(mail).size() == 1);
@@ -192,16 +199,173 @@ class AccountsTest extends ApplicationTest {
   }
 
   @Test
-  void aMailAddressBelongsToOnePerson() {
+  void aMailAddressBelongsToOnePersonAndTakesThePassword() {
     SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
-    String login = writer.person().login();
-    accounts.set(owner.person(), new Settings("x", "Una Berg", mail, Theme.AUTO, true));
-    assertThatThrownBy(
-            () -> accounts.set(writer.person(), new Settings(login, "W", mail, Theme.AUTO, true)))
+    giveMail(owner, mail);
+    assertThatThrownBy(() -> mails.ask(writer.person(), mail, PASSWORD))
         .hasMessageContaining("somebody else");
+    assertThatThrownBy(() -> mails.ask(writer.person(), "wim@post.example", "a-guess"))
+        .hasMessageContaining("current password");
     assertThatThrownBy(
-            () -> accounts.set(writer.person(), new Settings(login, " ", null, Theme.AUTO, true)))
+            () -> accounts.set(writer.person(), new Settings("x", " ", null, Theme.AUTO, true)))
         .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
+  void anotherMailAddressCountsOnceItIsConfirmedAndTheOldOneIsTold() {
+    giveMail(owner, mail);
+    String other = "new-" + mail;
+    accounts.forgotten(mail);
+    await().until(() -> MAIL.to(mail).size() == 1);
+    String reset = MAIL.to(mail).get(0).replaceFirst("(?s).*/password/([\\w-]+).*", "$1");
+    assertThat(mails.ask(owner.person(), other, PASSWORD)).isEqualTo(Asked.WAITS_FOR_LINK);
+    assertThat(accounts.settings(owner.personId()).mail()).isEqualTo(mail);
+    await().until(() -> MAIL.to(other).size() == 1);
+    String confirm = MAIL.to(other).get(0).replaceFirst("(?s).*/mail/([\\w-]+).*", "$1");
+    HttpPerson anybody = HttpPerson.stranger("http://127.0.0.1:" + port);
+    assertThat(anybody.get("/mail/" + confirm).body()).contains("Use " + other);
+    assertThat(accounts.settings(owner.personId()).mail()).isEqualTo(mail);
+    assertThat(anybody.post("/mail/" + confirm).body()).contains("is " + other + " now");
+    assertThat(accounts.settings(owner.personId()).mail()).isEqualTo(other);
+    assertThat(anybody.get("/mail/" + confirm).statusCode()).isEqualTo(404);
+    assertThat(accounts.ofLink(reset)).isEmpty();
+    await().until(() -> MAIL.to(mail).size() == 2);
+    assertThat(MAIL.to(mail)).anyMatch(letter -> letter.contains(other));
+  }
+
+  @Test
+  void withoutMailAnOwnerConfirmsForWhoWorksNowhereElse() {
+    MailAddresses unmailed =
+        new MailAddresses(people, links, accounts, silent(), address, Clock.systemUTC());
+    SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
+    assertThat(unmailed.ask(writer.person(), mail, PASSWORD)).isEqualTo(Asked.WAITS_FOR_OWNER);
+    assertThat(accounts.settings(writer.personId()).mail()).isNull();
+    assertThat(mails.waiting(owner).get(writer.personId()).mail()).isEqualTo(mail);
+    Person wim = team.get(owner, writer.personId());
+    assertThatThrownBy(() -> mails.confirmFor(writer, wim)).isInstanceOf(ForbiddenException.class);
+    assertThat(mails.confirmFor(owner, wim)).isEqualTo(mail);
+    assertThat(accounts.settings(writer.personId()).mail()).isEqualTo(mail);
+    assertThat(mails.waiting(owner)).isEmpty();
+    assertThat(unmailed.ask(owner.person(), "una-" + mail, PASSWORD)).isEqualTo(Asked.CHANGED);
+  }
+
+  private static Post silent() {
+    return org.mockito.Mockito.mock(Post.class);
+  }
+
+  private void giveMail(SiteContext person, String address) {
+    people.setMail(person.personId(), address);
+  }
+
+  @Test
+  void anInvitationNeverLowersARoleAndStandsInTheHistory() {
+    SiteContext second = emptySite();
+    String token = token(invitations.invite(owner, mail, Role.WRITER));
+    invitations.accept(token, owner.person());
+    assertThat(sites.findFor(owner.site().slug(), owner.person()).orElseThrow().role())
+        .isEqualTo(Role.OWNER);
+    assertThat(sentences()).contains("Una Berg took an invitation as writer and stays Owner.");
+    SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
+    String higher = token(invitations.invite(owner, "b" + mail, Role.EDITOR));
+    invitations.accept(higher, writer.person());
+    assertThat(team.get(owner, writer.personId()).role()).isEqualTo(Role.EDITOR);
+    assertThat(sentences()).contains("Wim Asare took the invitation and is Editor.");
+    assertThat(second.role()).isEqualTo(Role.OWNER);
+  }
+
+  private List<String> sentences() {
+    return history.entries(owner, History.Asked.ALL, 0, 20).stream().map(Entry::sentence).toList();
+  }
+
+  @Test
+  void aChangedPasswordEndsTheLinksForANewOne() {
+    giveMail(owner, mail);
+    accounts.forgotten(mail);
+    await().until(() -> MAIL.to(mail).size() == 1);
+    String token = MAIL.to(mail).get(0).replaceFirst("(?s).*/password/([\\w-]+).*", "$1");
+    assertThat(accounts.ofLink(token)).isPresent();
+    accounts.changePassword(owner.person(), PASSWORD, BETTER, "");
+    assertThat(accounts.ofLink(token)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "jory jory jory",
+    "JoryPellJory",
+    "jory-pell-2026",
+    "Marlpit Marlpit",
+    "marlpit.jory.1",
+    "pelljorypell!",
+  })
+  void passwordsMadeOfOnesOwnOrTheSitesNameAreRefused(String password) {
+    assertThat(accounts.passwordFault(password, List.of("Jory Pell", "jory", "Marlpit")))
+        .isPresent();
+    assertThat(accounts.passwordFault(BETTER, List.of("Jory Pell", "jory", "Marlpit"))).isEmpty();
+  }
+
+  @Test
+  void namesThatLookLikeOthersAreRefused() {
+    String token = token(invitations.invite(owner, mail, Role.WRITER));
+    for (String name :
+        new String[] {"Una\u200BBerg", "\u202EgreB anU", "Una\u0000", "U".repeat(101)}) {
+      assertThat(invitations.acceptNew(token, name, BETTER)).containsOnlyKeys("name");
+      assertThatThrownBy(
+              () -> accounts.set(owner.person(), new Settings("x", name, null, Theme.AUTO, true)))
+          .isInstanceOf(RefusedException.class);
+    }
+  }
+
+  @Test
+  void aVisitWithoutSigningInLeavesNoSessionAndASessionHoldsNoHash() {
+    long before = sessions();
+    HttpPerson stranger = HttpPerson.stranger("http://127.0.0.1:" + port);
+    for (String page :
+        new String[] {
+          "/", "/sign-in", "/forgotten", "/welcome", owner.base() + "/desk", "/no-such"
+        }) {
+      stranger.get(page);
+      assertThat(sessions()).as(page).isEqualTo(before);
+    }
+    stranger.post("/sign-in", "login", "nobody", "password", "a guess of mine");
+    stranger.get("/sign-in?wrong");
+    assertThat(sessions()).isEqualTo(before);
+    signedIn(PASSWORD).get(owner.base() + "/desk");
+    assertThat(sessions()).isEqualTo(before + 1);
+    Long hashes =
+        jdbc.queryForObject(
+            "select count(*) from spring_session_attributes"
+                + " where position('$2a$'::bytea in attribute_bytes) > 0",
+            Long.class);
+    assertThat(hashes).isZero();
+  }
+
+  private long sessions() {
+    return jdbc.queryForObject("select count(*) from spring_session", Long.class);
+  }
+
+  @Test
+  void whoSignsInIsLedToThePageAskedForAndNeverElsewhere() {
+    HttpPerson person = HttpPerson.stranger("http://127.0.0.1:" + port);
+    person.get(owner.base() + "/research?sort=name");
+    person.get("/sign-in");
+    HttpResponse<String> in =
+        person.post("/sign-in", "login", owner.person().login(), "password", PASSWORD);
+    assertThat(in.headers().firstValue("Location").orElse("")).endsWith("/research?sort=name");
+  }
+
+  @Test
+  void askingForPasswordLinksIsSlowedByAddressAndByName() {
+    HttpPerson asking = HttpPerson.stranger("http://127.0.0.1:" + port);
+    giveMail(owner, mail);
+    asking.get("/forgotten");
+    HttpResponse<String> answer = null;
+    for (int i = 0; i < 12; i++) {
+      answer = asking.post("/forgotten", "login", mail);
+    }
+    assertThat(answer.statusCode()).isEqualTo(429);
+    assertThat(answer.headers().firstValue("Retry-After")).isPresent();
+    await().until(() -> MAIL.to(mail).size() >= 3);
+    assertThat(MAIL.to(mail)).hasSize(3);
   }
 
   @Test

@@ -1,28 +1,27 @@
 package osmerin.app.platform.security;
 
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.net.URI;
-import java.util.Optional;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.AuthenticationProvider;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
 import org.springframework.security.web.authentication.AuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.LoginUrlAuthenticationEntryPoint;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.SimpleUrlAuthenticationFailureHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
-import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
-import org.springframework.security.web.savedrequest.SimpleSavedRequest;
-import org.springframework.security.web.util.UrlUtils;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
-import org.springframework.security.web.util.matcher.RequestHeaderRequestMatcher;
-import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /** Sign-in by form, a token on every change, and a page that loads nothing from elsewhere. */
 @Configuration
@@ -30,12 +29,6 @@ class SecurityConfig {
   private static final String CONTENT_SECURITY_POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; connect-src 'self';"
           + " img-src 'self' data:; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-
-  private static final RequestMatcher PART_OF_A_PAGE =
-      new RequestHeaderRequestMatcher("HX-Request");
-
-  /** Where Spring's request cache keeps what was asked for. */
-  private static final String SAVED_REQUEST = "SPRING_SECURITY_SAVED_REQUEST";
 
   /**
    * @param rounds the power of two of rounds that a guess costs
@@ -50,6 +43,7 @@ class SecurityConfig {
     "/welcome",
     "/forgotten",
     "/password/*",
+    "/mail/*",
     "/invitation/*",
     "/error",
     "/css/**",
@@ -60,9 +54,12 @@ class SecurityConfig {
   };
 
   @Bean
-  SecurityFilterChain chain(HttpSecurity http, SignInGuard guard) throws Exception {
+  SecurityFilterChain chain(
+      HttpSecurity http, SignInGuard guard, UserDetailsService people, PasswordEncoder passwords)
+      throws Exception {
     return http.addFilterBefore(
             new SignInGuardFilter(guard), UsernamePasswordAuthenticationFilter.class)
+        .authenticationProvider(provider(people, passwords))
         .authorizeHttpRequests(
             requests ->
                 requests
@@ -78,8 +75,9 @@ class SecurityConfig {
                     .usernameParameter("login")
                     .passwordParameter("password")
                     .successHandler(welcomed(guard))
-                    .failureUrl("/sign-in?wrong"))
-        .requestCache(cache -> cache.requestCache(wholePages()))
+                    .failureHandler(wrong()))
+        .csrf(csrf -> csrf.csrfTokenRepository(tokens()))
+        .requestCache(cache -> cache.requestCache(new PageAfterSignIn()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .exceptionHandling(
             errors ->
@@ -89,7 +87,7 @@ class SecurityConfig {
                           response.setStatus(HttpStatus.UNAUTHORIZED.value());
                           response.setHeader("HX-Redirect", "/sign-in");
                         },
-                        PART_OF_A_PAGE)
+                        PageAfterSignIn.PART_OF_A_PAGE)
                     .defaultAuthenticationEntryPointFor(
                         new LoginUrlAuthenticationEntryPoint("/sign-in"),
                         AnyRequestMatcher.INSTANCE))
@@ -104,50 +102,41 @@ class SecurityConfig {
   private static AuthenticationSuccessHandler welcomed(SignInGuard guard) {
     SavedRequestAwareAuthenticationSuccessHandler leadOn =
         new SavedRequestAwareAuthenticationSuccessHandler();
-    leadOn.setRequestCache(wholePages());
+    leadOn.setRequestCache(new PageAfterSignIn());
     return (request, response, person) -> {
       guard.succeeded(request.getParameter("login"), request.getRemoteAddr());
       leadOn.onAuthenticationSuccess(request, response, person);
     };
   }
 
-  /** After signing in somebody is led back to a page, never to a part that a page asked for. */
-  private static HttpSessionRequestCache wholePages() {
-    HttpSessionRequestCache cache = new PageCache();
-    cache.setRequestMatcher(request -> "GET".equals(request.getMethod()));
-    return cache;
+  /** A token in a cookie of its own: a form can be shown to whoever has no session. */
+  private static CookieCsrfTokenRepository tokens() {
+    CookieCsrfTokenRepository tokens = new CookieCsrfTokenRepository();
+    tokens.setCookieName("osmerin-form");
+    tokens.setCookieCustomizer(cookie -> cookie.httpOnly(true).sameSite("Lax"));
+    return tokens;
   }
 
-  /** Keeps the page that asked for a part in place of the part. */
-  private static final class PageCache extends HttpSessionRequestCache {
-    @Override
-    public void saveRequest(HttpServletRequest request, HttpServletResponse response) {
-      if (PART_OF_A_PAGE.matches(request)) {
-        page(request).ifPresent(page -> keep(request, page));
-      } else {
-        super.saveRequest(request, response);
-      }
-    }
+  private static AuthenticationFailureHandler wrong() {
+    SimpleUrlAuthenticationFailureHandler handler =
+        new SimpleUrlAuthenticationFailureHandler("/sign-in?wrong");
+    handler.setAllowSessionCreation(false);
+    return handler;
+  }
 
-    private static void keep(HttpServletRequest request, URI page) {
-      String address =
-          UrlUtils.buildFullRequestUrl(
-              request.getScheme(),
-              request.getServerName(),
-              request.getServerPort(),
-              page.getRawPath(),
-              page.getRawQuery());
-      request.getSession().setAttribute(SAVED_REQUEST, new SimpleSavedRequest(address));
-    }
-
-    private static Optional<URI> page(HttpServletRequest request) {
-      try {
-        return Optional.ofNullable(request.getHeader("HX-Current-URL"))
-            .map(URI::create)
-            .filter(page -> page.getRawPath() != null);
-      } catch (IllegalArgumentException e) {
-        return Optional.empty();
-      }
-    }
+  /** Who has signed in is kept without the hash of the password that proved it. */
+  private static AuthenticationProvider provider(
+      UserDetailsService people, PasswordEncoder passwords) {
+    DaoAuthenticationProvider provider =
+        new DaoAuthenticationProvider(people) {
+          @Override
+          protected Authentication createSuccessAuthentication(
+              Object principal, Authentication proof, UserDetails person) {
+            SignedIn kept = ((SignedIn) person).withoutHash();
+            return super.createSuccessAuthentication(kept, proof, kept);
+          }
+        };
+    provider.setPasswordEncoder(passwords);
+    return provider;
   }
 }

@@ -23,7 +23,7 @@ public class SignIns {
 
   /** Begins a session of its own, so that one from before cannot be carried over. */
   public void signIn(String login, HttpServletRequest request, HttpServletResponse response) {
-    UserDetails person = people.loadUserByUsername(login);
+    UserDetails person = ((SignedIn) people.loadUserByUsername(login)).withoutHash();
     request.getSession();
     request.changeSessionId();
     SecurityContext context = SecurityContextHolder.createEmptyContext();

@@ -1,0 +1,40 @@
+package osmerin.app.platform.security;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Slows down what anybody may ask for without signing in: password links, and the set-up. */
+@Component
+public class AskGuard {
+  private static final String EVERYWHERE = "everywhere";
+
+  private final Throttle linksOfName;
+  private final Throttle linksFromAddress;
+  private final Throttle codesFromAddress;
+  private final Throttle codes;
+
+  AskGuard(Clock clock) {
+    linksOfName = new Throttle(clock, 3, Duration.ofMinutes(20));
+    linksFromAddress = new Throttle(clock, 10, Duration.ofMinutes(1));
+    codesFromAddress = new Throttle(clock, 8, Duration.ofSeconds(30));
+    codes = new Throttle(clock, 60, Duration.ofSeconds(10));
+  }
+
+  /** Counts asking for a password link; how long this address has to wait. */
+  public Optional<Duration> askForLinkFrom(String address) {
+    return linksFromAddress.attempt(address);
+  }
+
+  /** Counts a link for a name; false when there were too many, of which nobody is told. */
+  public boolean mayHaveLink(String name) {
+    return linksOfName.attempt(name.strip().toLowerCase(Locale.ROOT)).isEmpty();
+  }
+
+  /** Counts a try of the set-up code; how long to wait, from this address or from anywhere. */
+  public Optional<Duration> tryCodeFrom(String address) {
+    return codesFromAddress.attempt(address).or(() -> codes.attempt(EVERYWHERE));
+  }
+}
