@@ -103,26 +103,27 @@ public class DraftService implements RoundReversal {
     if (latest.map(DraftVersion::text).orElse("").equals(text)) {
       return new Saved.Unchanged(latest.map(DraftVersion::ordinal).orElse(0));
     }
-    if (latest.map(DraftVersion::ordinal).orElse(0) != seen) {
-      return new Saved.Conflict(latest.orElseThrow());
+    if (latest.isPresent() && latest.get().ordinal() != seen) {
+      return new Saved.Conflict(latest.get());
     }
+    int before = latest.map(DraftVersion::ordinal).orElse(0);
     int words = Markdown.draft(text).words();
-    if (drafts.insert(round.id(), seen + 1, text, words, context.personId()) == 0) {
+    if (drafts.insert(round.id(), before + 1, text, words, context.personId()) == 0) {
       return new Saved.Conflict(latest(round).orElseThrow());
     }
     history.note(
         context,
         Right.WORK,
-        "Version %s of the draft of %s was saved.".formatted(seen + 1, round.reference()),
+        "Version %s of the draft of %s was saved.".formatted(before + 1, round.reference()),
         Change.of(
             Thing.ARTICLE,
             round.article().number(),
             FIELD,
-            seen == 0 ? null : "version " + seen,
-            "version " + (seen + 1),
-            seen,
-            seen + 1));
-    return new Saved.Done(seen + 1);
+            before == 0 ? null : "version " + before,
+            "version " + (before + 1),
+            before,
+            before + 1));
+    return new Saved.Done(before + 1);
   }
 
   @Override

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.site.Needs;
@@ -74,8 +75,9 @@ class InvitationController {
   /** Leads to signing in first, when nobody is. */
   @GetMapping("/invitation/{token}/join")
   @Needs(Right.SIGNED_IN)
-  String signedIn(@PathVariable String token) {
-    return "redirect:/invitation/" + token;
+  String signedIn(@PathVariable String token, RedirectAttributes to) {
+    to.addAttribute("token", token);
+    return "redirect:/invitation/{token}";
   }
 
   @PostMapping("/invitation/{token}/join")

@@ -50,6 +50,18 @@ public final class HttpPerson {
             .build();
   }
 
+  /** What a browser would send as its cookies. */
+  public String cookies() {
+    return cookies.getCookieStore().getCookies().stream()
+        .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+        .collect(java.util.stream.Collectors.joining("; "));
+  }
+
+  /** The token of the last page, encoded. */
+  public String token() {
+    return encoded(token);
+  }
+
   /** From now on the same session is used with another node. */
   public void goTo(String otherBase) {
     base = otherBase;

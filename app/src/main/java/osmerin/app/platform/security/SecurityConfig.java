@@ -20,8 +20,10 @@ import org.springframework.security.web.authentication.SavedRequestAwareAuthenti
 import org.springframework.security.web.authentication.SimpleUrlAuthenticationFailureHandler;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.header.HeaderWriterFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.util.matcher.AnyRequestMatcher;
+import osmerin.app.platform.web.InputGuard;
 
 /** Sign-in by form, a token on every change, and a page that loads nothing from elsewhere. */
 @Configuration
@@ -57,8 +59,8 @@ class SecurityConfig {
   SecurityFilterChain chain(
       HttpSecurity http, SignInGuard guard, UserDetailsService people, PasswordEncoder passwords)
       throws Exception {
-    return http.addFilterBefore(
-            new SignInGuardFilter(guard), UsernamePasswordAuthenticationFilter.class)
+    return http.addFilterAfter(new InputGuard(), HeaderWriterFilter.class)
+        .addFilterBefore(new SignInGuardFilter(guard), UsernamePasswordAuthenticationFilter.class)
         .authenticationProvider(provider(people, passwords))
         .authorizeHttpRequests(
             requests ->

@@ -28,11 +28,11 @@ class BackTo implements HandlerInterceptor, WebMvcConfigurer {
       HttpServletResponse response,
       Object handler,
       @Nullable ModelAndView view) {
-    String back = request.getParameter("back");
     boolean leadsOn =
         view != null && view.getViewName() != null && view.getViewName().startsWith(REDIRECT);
-    if (leadsOn && isOurs(back)) {
-      view.setViewName(REDIRECT + back);
+    if (leadsOn) {
+      String back = request.getParameter("back");
+      view.setViewName(isOurs(back) ? REDIRECT + back : view.getViewName());
     }
   }
 

@@ -1,0 +1,81 @@
+package osmerin.app.platform.web;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Turns away, before anything is done, what no form of ours sends: names and values that cannot be
+ * decoded, and control characters other than tabs and line ends, which no database keeps and no
+ * page shows.
+ */
+public final class InputGuard extends OncePerRequestFilter {
+  /** Where the page for errors finds what was wrong. */
+  public static final String FAULT = "osmerin.fault";
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    if (isErrorPageItself(request)) {
+      response.sendError(HttpStatus.NOT_FOUND.value());
+      return;
+    }
+    Optional<String> fault = fault(request);
+    if (fault.isPresent()) {
+      request.setAttribute(FAULT, fault.get());
+      response.sendError(HttpStatus.BAD_REQUEST.value());
+    } else {
+      chain.doFilter(request, response);
+    }
+  }
+
+  /** Nothing went wrong, yet somebody asks for the page that says so. */
+  private static boolean isErrorPageItself(HttpServletRequest request) {
+    return request.getDispatcherType() == DispatcherType.REQUEST
+        && "/error".equals(request.getServletPath());
+  }
+
+  private static Optional<String> fault(HttpServletRequest request) {
+    Map<String, String[]> fields;
+    try {
+      fields = request.getParameterMap();
+    } catch (IllegalStateException e) {
+      // Tomcat's word for what cannot be decoded, and for too many fields.
+      return Optional.of(
+          "The address or the form cannot be decoded, or has too many fields. Nothing was changed.");
+    }
+    return fields.entrySet().stream()
+        .flatMap(field -> fault(field.getKey(), field.getValue()).stream())
+        .findFirst();
+  }
+
+  private static Optional<String> fault(String name, String[] values) {
+    if (hasControl(name)) {
+      return Optional.of("The name of a field holds a control character. Nothing was changed.");
+    }
+    for (String value : values) {
+      if (hasControl(value)) {
+        return Optional.of(
+            "The field “%s” holds a control character, which cannot be stored. Nothing was changed."
+                .formatted(name));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static boolean hasControl(String text) {
+    return text.chars().anyMatch(InputGuard::isControl);
+  }
+
+  private static boolean isControl(int letter) {
+    return letter < ' ' && letter != '\t' && letter != '\n' && letter != '\r' || letter == 0x7F;
+  }
+}
