@@ -34,11 +34,16 @@ import osmerin.formats.inventory.InventoryFile;
 import osmerin.formats.inventory.InventoryReading;
 import osmerin.formats.inventory.InventoryReading.Problem;
 import osmerin.formats.inventory.LivePage;
+import osmerin.formats.text.UnreadableFileException;
 
 /** Takes in what files and addresses say is live: first to be looked at, then as articles. */
 @Service
 public class InventoryIntake {
   static final int MOST_PAGES = 20_000;
+
+  /** No more parts of an index of sitemaps are fetched. */
+  private static final int MOST_PARTS = 50;
+
   private static final int PROBLEMS_SHOWN = 200;
   private static final int LONGEST_TITLE = 200;
   private static final Duration WAITS = Duration.ofDays(7);
@@ -113,12 +118,29 @@ public class InventoryIntake {
   public UUID keepFrom(SiteContext context, @Nullable String address) {
     context.require(Right.COMMISSION);
     String typed = address == null ? "" : address.strip();
-    InventoryReading first = file(context).read(fetch.get(typed));
+    GuardedFetch.Session session = fetch.session();
+    InventoryReading first = file(context).read(session.get(typed));
     List<InventoryReading> readings = new ArrayList<>(List.of(first));
-    for (String part : first.parts().stream().limit(GuardedFetch.MOST_PARTS).toList()) {
-      readings.add(file(context).read(fetch.get(part)));
+    List<String> parts = first.parts();
+    for (String part : parts.stream().limit(MOST_PARTS).toList()) {
+      readings.add(part(context, session, part));
     }
+    parts.stream().skip(MOST_PARTS).forEach(part -> readings.add(without(part, "one of too many")));
     return keep(context, typed, readings);
+  }
+
+  /** What a part says; one that cannot be had is said, and the others count. */
+  private static InventoryReading part(
+      SiteContext context, GuardedFetch.Session session, String part) {
+    try {
+      return file(context).read(session.get(part));
+    } catch (RefusedException | UnreadableFileException e) {
+      return without(part, e.getMessage());
+    }
+  }
+
+  private static InventoryReading without(String part, String reason) {
+    return new InventoryReading(List.of(), List.of(), List.of(new Problem(part, reason)));
   }
 
   /**

@@ -272,7 +272,7 @@ class InventoryTest extends ApplicationTest {
     "2001:db8::1, false",
   })
   void whichAddressesAreWithin(String address, boolean inside) throws Exception {
-    assertThat(GuardedFetch.isInside(InetAddress.getByName(address))).isEqualTo(inside);
+    assertThat(InsideAddress.isInside(InetAddress.getByName(address))).isEqualTo(inside);
   }
 
   /** So many that pages decide. */

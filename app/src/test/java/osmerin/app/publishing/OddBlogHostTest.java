@@ -106,6 +106,12 @@ class OddBlogHostTest {
   }
 
   @Test
+  void anAnswerWithoutEndIsBrokenOff() {
+    source = "{\"items\": [\"" + "a".repeat(30_000_000) + "\"]}";
+    assertThatThrownBy(() -> host.find("u1")).isInstanceOf(PublishingFailedException.class);
+  }
+
+  @Test
   void theTextOfAPageIsAskedByItsAddress() {
     source = "{\"properties\": {\"content\": [{\"html\": \"<p>Of eels</p>\"}]}}";
     assertThat(host.text("https://e.example/a?b=c&d=é")).contains("<p>Of eels</p>");

@@ -340,7 +340,8 @@ class AccountsTest extends ApplicationTest {
   }
 
   private long sessions() {
-    return jdbc.queryForObject("select count(*) from spring_session where principal_name is null", Long.class);
+    return jdbc.queryForObject(
+        "select count(*) from spring_session where principal_name is null", Long.class);
   }
 
   @Test

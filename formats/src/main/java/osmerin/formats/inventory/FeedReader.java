@@ -7,6 +7,7 @@ import com.rometools.rome.io.XmlReader;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.time.ZoneId;
+import osmerin.formats.limits.XmlGuard;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -19,6 +20,7 @@ final class FeedReader {
   }
 
   void read(byte[] bytes, Pages pages) {
+    XmlGuard.check(bytes);
     try (XmlReader reader = new XmlReader(new ByteArrayInputStream(bytes))) {
       int number = 0;
       for (SyndEntry entry : new SyndFeedInput().build(reader).getEntries()) {

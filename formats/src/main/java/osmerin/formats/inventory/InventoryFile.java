@@ -2,12 +2,15 @@ package osmerin.formats.inventory;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
+import osmerin.formats.limits.Inflating;
 import osmerin.formats.table.TableFile;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
@@ -18,9 +21,6 @@ import osmerin.formats.text.UnreadableFileException.Fault;
  * gzip.
  */
 public final class InventoryFile {
-  /** A packed file may unpack to no more than this. */
-  static final int MOST_BYTES = 200_000_000;
-
   private static final int LOOKED_AT = 4_096;
   private static final Pattern ROOT =
       Pattern.compile("<\\s*(?:\\w+:)?(urlset|sitemapindex|feed|rss|RDF)\\b");
@@ -70,16 +70,18 @@ public final class InventoryFile {
   }
 
   private static byte[] unpacked(byte[] bytes) {
-    try (GZIPInputStream in = new GZIPInputStream(new ByteArrayInputStream(bytes))) {
-      byte[] plain = in.readNBytes(MOST_BYTES + 1);
-      if (plain.length > MOST_BYTES) {
-        throw new UnreadableFileException(
-            Fault.BROKEN, "Unpacked, the file has more than 200 MB. Split it.");
-      }
-      return plain;
+    try (InputStream first = inflating(bytes);
+        InputStream in = inflating(bytes)) {
+      // Once to see how much there is, before any of it is kept.
+      first.transferTo(OutputStream.nullOutputStream());
+      return in.readAllBytes();
     } catch (IOException e) {
       throw new UnreadableFileException(Fault.BROKEN, "The packed file breaks off. Pack it anew.");
     }
+  }
+
+  private static InputStream inflating(byte[] bytes) throws IOException {
+    return new Inflating(new GZIPInputStream(new ByteArrayInputStream(bytes)), bytes.length);
   }
 
   /** The name of the first element, empty when it is no XML that we know. */

@@ -2,6 +2,8 @@ package osmerin.formats.inventory;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -15,9 +17,9 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.commonmark.ext.front.matter.YamlFrontMatterExtension;
 import org.commonmark.ext.front.matter.YamlFrontMatterVisitor;
-import org.commonmark.node.Node;
 import org.commonmark.parser.Parser;
 import org.jspecify.annotations.Nullable;
+import osmerin.formats.limits.Inflating;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -29,6 +31,8 @@ final class MarkdownArchive {
   private static final int MOST_ENTRIES = 50_000;
   private static final int MOST_BYTES_OF_ONE = 5_000_000;
   private static final Pattern HEADING = Pattern.compile("(?m)^#\\s+(.+?)\\s*#*$");
+  private static final Pattern FRONT_MATTER =
+      Pattern.compile("\\uFEFF?---[ \\t]*\\R(?:(?!---).*+\\R)*+---[ \\t]*(?:\\R|$)");
   private static final Pattern DAY_IN_NAME = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})-(.+)$");
 
   private final DateText dates;
@@ -42,6 +46,7 @@ final class MarkdownArchive {
   void read(byte[] bytes, Pages pages) {
     int found = 0;
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+      InputStream counted = new Inflating(zip, bytes.length);
       int entries = 0;
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         if (++entries > MOST_ENTRIES) {
@@ -50,13 +55,14 @@ final class MarkdownArchive {
         }
         if (isMarkdown(entry)) {
           found++;
-          byte[] text = zip.readNBytes(MOST_BYTES_OF_ONE + 1);
+          byte[] text = counted.readNBytes(MOST_BYTES_OF_ONE + 1);
           if (text.length > MOST_BYTES_OF_ONE) {
             pages.problem(entry.getName(), "it has more than 5 MB");
           } else {
             read(entry.getName(), new String(text, StandardCharsets.UTF_8), pages);
           }
         }
+        counted.transferTo(OutputStream.nullOutputStream());
       }
     } catch (IOException e) {
       throw new UnreadableFileException(
@@ -79,8 +85,7 @@ final class MarkdownArchive {
 
   private void read(String path, String text, Pages pages) {
     YamlFrontMatterVisitor front = new YamlFrontMatterVisitor();
-    Node document = parser.parse(text);
-    document.accept(front);
+    parser.parse(frontMatter(text)).accept(front);
     Map<String, List<String>> data = front.getData();
     if ("true".equals(first(data, "draft").orElse(""))) {
       pages.problem(path, "it is marked as a draft");
@@ -103,6 +108,12 @@ final class MarkdownArchive {
         title,
         published,
         day(path, data, pages, "lastmod", "updated", "modified", "last_modified_at"));
+  }
+
+  /** The lines between the first two of three dashes; the text below may be anything. */
+  private static String frontMatter(String text) {
+    Matcher front = FRONT_MATTER.matcher(text);
+    return front.lookingAt() ? front.group() : "";
   }
 
   private static String address(String path, Map<String, List<String>> data, String name) {

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.net.URI;
 import java.net.URL;
 import java.time.ZoneId;
+import osmerin.formats.limits.XmlGuard;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -22,6 +23,7 @@ final class SitemapReader {
   }
 
   void read(byte[] bytes, String siteAddress, Pages pages) {
+    XmlGuard.check(bytes);
     try {
       URL here = URI.create(siteAddress + "/sitemap.xml").toURL();
       AbstractSiteMap map = parser().parseSiteMap("text/xml", bytes, here);

@@ -22,12 +22,17 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.safety.Safelist;
 import osmerin.core.draft.DraftDocument;
+import osmerin.formats.limits.Limits;
 
 /** Drafts in Markdown (CommonMark with tables). */
 public final class Markdown {
   private static final List<Extension> EXTENSIONS = List.of(TablesExtension.create());
   private static final Parser PARSER =
-      Parser.builder().extensions(EXTENSIONS).includeSourceSpans(IncludeSourceSpans.BLOCKS).build();
+      Parser.builder()
+          .extensions(EXTENSIONS)
+          .includeSourceSpans(IncludeSourceSpans.BLOCKS)
+          .maxOpenBlockParsers(Limits.MARKDOWN_DEPTH)
+          .build();
   private static final HtmlRenderer RENDERER =
       HtmlRenderer.builder().extensions(EXTENSIONS).sanitizeUrls(true).build();
   private static final Safelist SAFE = Safelist.relaxed().addTags("hr", "del", "s");
@@ -36,15 +41,19 @@ public final class Markdown {
 
   /** The draft as clean HTML: no scripts, styles, forms or foreign frames survive. */
   public static String html(String markdown) {
-    String html = RENDERER.render(PARSER.parse(markdown));
+    String html = RENDERER.render(parsed(markdown));
     return Jsoup.clean(html, "", SAFE, new Document.OutputSettings().prettyPrint(false));
   }
 
   /** The draft as the check reads it. */
   public static DraftDocument draft(String markdown) {
     BlockCollector collector = new BlockCollector();
-    PARSER.parse(markdown).accept(collector);
+    parsed(markdown).accept(collector);
     return new DraftDocument(collector.blocks);
+  }
+
+  private static Node parsed(String markdown) {
+    return Nesting.flattened(PARSER.parse(markdown), markdown);
   }
 
   /** Gathers headings and blocks of text. */

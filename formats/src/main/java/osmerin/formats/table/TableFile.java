@@ -2,6 +2,7 @@ package osmerin.formats.table;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.function.Function;
@@ -11,16 +12,19 @@ import org.dhatim.fastexcel.reader.CellType;
 import org.dhatim.fastexcel.reader.ExcelReaderException;
 import org.dhatim.fastexcel.reader.ReadableWorkbook;
 import org.dhatim.fastexcel.reader.Sheet;
+import osmerin.formats.limits.Limits;
 import osmerin.formats.text.DecodedText;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
 /** A file that holds a table. Rows are handed on one by one, so that large files need little. */
 public final class TableFile {
+  private static final int MOST_ZEROS = 40;
   private static final int DIRECTORY_LOOKED_AT = 200_000;
 
   private final byte[] bytes;
   private final boolean spreadsheet;
+  private boolean lookedOver;
 
   /**
    * Looks at a file.
@@ -84,7 +88,24 @@ public final class TableFile {
   }
 
   private static Stream<Row> full(Stream<Row> rows) {
-    return rows.filter(row -> !row.isEmpty());
+    return rows.filter(row -> !row.isEmpty()).peek(TableFile::requireWithinLimits);
+  }
+
+  private static void requireWithinLimits(Row row) {
+    if (row.line() > Limits.ROWS) {
+      throw Limits.exceeded("The table has more than 2,000,000 rows. Split it.");
+    }
+    List<String> cells = row.fields();
+    if (cells.size() > Limits.COLUMNS
+        && cells.subList(Limits.COLUMNS, cells.size()).stream().anyMatch(c -> !c.isBlank())) {
+      throw Limits.exceeded("Row %s has more than 500 columns.".formatted(row.line()));
+    }
+    for (int i = 0; i < cells.size(); i++) {
+      if (cells.get(i).length() > Limits.CELL) {
+        throw Limits.exceeded(
+            "Column %s of row %s holds more than 100,000 characters.".formatted(i + 1, row.line()));
+      }
+    }
   }
 
   private static <T> T rows(Sheet sheet, Function<Stream<Row>, T> reader) {
@@ -103,16 +124,37 @@ public final class TableFile {
     if (cell == null || cell.getType() == CellType.EMPTY || cell.getType() == CellType.ERROR) {
       return "";
     }
-    return cell.getType() == CellType.NUMBER
-        ? cell.asNumber().stripTrailingZeros().toPlainString()
-        : cell.getText();
+    return cell.getType() == CellType.NUMBER ? plain(cell.asNumber()) : cell.getText();
+  }
+
+  /** Without an exponent, unless that would fill pages with zeros. */
+  private static String plain(BigDecimal number) {
+    BigDecimal shortest = number.stripTrailingZeros();
+    return Math.abs((long) shortest.scale()) > MOST_ZEROS
+        ? shortest.toString()
+        : shortest.toPlainString();
   }
 
   private <T> T workbook(Function<ReadableWorkbook, T> reader) {
-    try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(bytes))) {
-      return reader.apply(book);
-    } catch (IOException | ExcelReaderException e) {
+    try {
+      lookOver();
+      try (ReadableWorkbook book = new ReadableWorkbook(new ByteArrayInputStream(bytes))) {
+        return reader.apply(book);
+      }
+    } catch (UnreadableFileException e) {
+      throw e;
+    } catch (IOException
+        | ExcelReaderException
+        | IndexOutOfBoundsException
+        | IllegalArgumentException e) {
       throw broken(e);
+    }
+  }
+
+  private void lookOver() throws IOException {
+    if (!lookedOver) {
+      WorkbookGuard.check(bytes);
+      lookedOver = true;
     }
   }
 

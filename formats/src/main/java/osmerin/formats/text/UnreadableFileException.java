@@ -11,6 +11,7 @@ public final class UnreadableFileException extends RuntimeException {
     EMPTY,
     NOT_TEXT,
     BROKEN,
+    TOO_LARGE,
     NO_KEYWORD_COLUMN,
     NO_ADDRESSES
   }
