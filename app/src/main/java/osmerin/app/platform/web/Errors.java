@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -20,6 +21,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.util.DisconnectedClientHelper;
 
 /** Pages for what goes wrong. The unexpected gets a number that stands in the log too. */
 @ControllerAdvice
@@ -122,7 +124,7 @@ class Errors {
   }
 
   @ExceptionHandler(Exception.class)
-  String unexpected(
+  @Nullable String unexpected(
       Exception e, HttpServletRequest request, HttpServletResponse response, Model model) {
     if (e instanceof ErrorResponse known && known.getStatusCode().is4xxClientError()) {
       HttpStatus status = HttpStatus.valueOf(known.getStatusCode().value());
@@ -132,6 +134,10 @@ class Errors {
           status,
           "That cannot be read",
           "The address or the form holds something that does not belong there. Nothing was changed.");
+    }
+    if (DisconnectedClientHelper.isClientDisconnectedException(e)) {
+      LOG.info("{} {}: the client went away", request.getMethod(), request.getRequestURI());
+      return null;
     }
     byte[] bytes = new byte[4];
     random.nextBytes(bytes);
