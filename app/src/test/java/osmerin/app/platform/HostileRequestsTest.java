@@ -48,7 +48,7 @@ import osmerin.core.article.Stage;
  * in the build.
  */
 class HostileRequestsTest extends ApplicationTest {
-  private static final int REQUESTS = Integer.getInteger("osmerin.hostile", 4_000);
+  private static final int REQUESTS = Integer.getInteger("osmerin.hostile", 2_500);
 
   /** As they stand in the request, so some of them cannot be decoded. */
   private static final List<String> HOSTILE =

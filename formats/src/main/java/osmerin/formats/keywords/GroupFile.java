@@ -6,6 +6,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership;
@@ -14,6 +15,9 @@ import osmerin.core.topic.Topic;
 
 /** Groups as CSV: one row for each keyword, in the order of demand. */
 public final class GroupFile {
+  private static final Pattern FORMULA =
+      Pattern.compile("(^(?=[\\t\\r])|(?:^|[;\\t\\r\\n]\\s*+\"?+)(?=[=+@-]))");
+
   /** The header of the file. */
   public static final List<String> HEADER =
       List.of(
@@ -81,8 +85,11 @@ public final class GroupFile {
     return number == null ? "" : number.toString();
   }
 
-  /** A cell that a spreadsheet does not run, though it begins like a formula. */
+  /**
+   * A cell that a spreadsheet does not run, though it begins like a formula; nor where semicolons
+   * or tabs end cells, whatever stands behind one of those in the text.
+   */
   public static String defused(String text) {
-    return text.matches("(?s)[=+@\\t\\r-].*") ? "'" + text : text;
+    return FORMULA.matcher(text).replaceAll("$1'");
   }
 }

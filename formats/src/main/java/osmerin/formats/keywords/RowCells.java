@@ -41,6 +41,7 @@ final class RowCells {
   private static final double MOST_SEARCHES = 1e12;
   private static final double MOST_COST = 1e6;
   private static final int SHOWN = 80;
+  private static final Pattern NO_TEXT = Pattern.compile("[\\p{Cntrl}\uFFFD]+");
   private static final Pattern SPACE = Pattern.compile("\\s+");
 
   /** The line below a table that adds it up: "Total: 589 keywords". */
@@ -76,7 +77,13 @@ final class RowCells {
   }
 
   private static String shortened(String text) {
-    return text.length() <= SHOWN ? text : text.substring(0, SHOWN - 1) + "…";
+    String shown = storable(text);
+    return shown.length() <= SHOWN ? shown : shown.substring(0, SHOWN - 1) + "…";
+  }
+
+  /** Without zero bytes, other control characters, and what stands for bytes of no character. */
+  private static String storable(String text) {
+    return NO_TEXT.matcher(text).replaceAll("");
   }
 
   /** A row while it is read. */
@@ -87,7 +94,12 @@ final class RowCells {
 
     OneRow(Row row) {
       this.row = row;
-      this.text = SPACE.matcher(cell(Column.KEYWORD).strip()).replaceAll(" ");
+      String typed = SPACE.matcher(cell(Column.KEYWORD).strip()).replaceAll(" ");
+      this.text = storable(typed).strip();
+      if (text.length() < typed.length() && !text.isEmpty()) {
+        String reason = "it holds bytes that are no text; it was taken without them";
+        problems.add(new RowProblem(row.line(), shortened(text), reason, shortened(typed), false));
+      }
     }
 
     Read read() {

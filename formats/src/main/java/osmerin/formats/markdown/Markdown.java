@@ -35,14 +35,18 @@ public final class Markdown {
           .build();
   private static final HtmlRenderer RENDERER =
       HtmlRenderer.builder().extensions(EXTENSIONS).sanitizeUrls(true).build();
-  private static final Safelist SAFE = Safelist.relaxed().addTags("hr", "del", "s");
+  private static final Safelist SAFE =
+      Safelist.relaxed().addTags("hr", "del", "s").preserveRelativeLinks(true);
+
+  /** Relative links are held against some address to be looked at; they stay as they were. */
+  private static final String SOMEWHERE = "https://somewhere.invalid/";
 
   private Markdown() {}
 
   /** The draft as clean HTML: no scripts, styles, forms or foreign frames survive. */
   public static String html(String markdown) {
     String html = RENDERER.render(parsed(markdown));
-    return Jsoup.clean(html, "", SAFE, new Document.OutputSettings().prettyPrint(false));
+    return Jsoup.clean(html, SOMEWHERE, SAFE, new Document.OutputSettings().prettyPrint(false));
   }
 
   /** The draft as the check reads it. */

@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
@@ -21,6 +22,48 @@ import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
 class KeywordFileTest {
+  @Test
+  void bytesThatAreNoTextLateInAFileAreLeftOutAndSaid() {
+    StringBuilder text = new StringBuilder("keyword,volume\n");
+    for (int i = 0; i < 2_000; i++) {
+      text.append("eel trap ").append(i).append(",10\n");
+    }
+    text.append("smelt\0 net,20\npike\u0001 rod,30\n");
+    byte[] whole = text.toString().getBytes(StandardCharsets.UTF_8);
+    byte[] broken = java.util.Arrays.copyOf(whole, whole.length + 11);
+    System.arraycopy("tench".getBytes(StandardCharsets.UTF_8), 0, broken, whole.length, 5);
+    System.arraycopy(new byte[] {0, ' ', 'b', 'a', 'i', 't'}, 0, broken, whole.length + 5, 6);
+    KeywordRows rows = new KeywordFile(broken).read();
+    assertThat(rows.keywords())
+        .extracting(Keyword::text)
+        .contains("smelt net", "pike rod", "tench bait")
+        .hasSize(2_003);
+    assertThat(rows.problems())
+        .hasSize(3)
+        .allSatisfy(p -> assertThat(p.reason()).contains("no text"))
+        .noneMatch(RowProblem::rejected)
+        .noneMatch(p -> (p.text() + p.value()).contains("\0"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '~',
+      quoteCharacter = '`',
+      value = {
+        "=1+1 ~ '=1+1",
+        "+49 ~ '+49",
+        "-x ~ '-x",
+        "@x ~ '@x",
+        "eels;=1+1 ~ eels;'=1+1",
+        "eels; =1+1 ~ eels; '=1+1",
+        "eels;\"=1+1 ~ eels;\"'=1+1",
+        "eels - smelt ~ eels - smelt",
+        "a=b ~ a=b",
+      })
+  void noCellIsAFormulaWhateverEndsCells(String text, String written) {
+    assertThat(GroupFile.defused(text)).isEqualTo(written);
+  }
+
   @Test
   void readsEveryColumn() {
     KeywordRows rows =

@@ -28,6 +28,18 @@ class MarkdownTest {
   }
 
   @Test
+  void linksWithinTheSiteSurviveAndOthersAreOnlyOfTheWeb() {
+    String html =
+        Markdown.html(
+            "[a](/eels) [b](../smelt?x=1#top) [c](#here) [d](https://e.example/) ![e](pot.png)"
+                + " [f](data:text/html,x) [g](//evil.example/) [h](vbscript:x)");
+    assertThat(html)
+        .contains("href=\"/eels\"", "href=\"../smelt?x=1#top\"", "href=\"#here\"")
+        .contains("href=\"https://e.example/\"", "src=\"pot.png\"")
+        .doesNotContain("data:", "vbscript:");
+  }
+
+  @Test
   void scriptsDoNotSurvive() {
     String html =
         Markdown.html(

@@ -12,6 +12,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.ui.Model;
 import org.springframework.web.ErrorResponse;
@@ -22,6 +24,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.util.DisconnectedClientHelper;
+import osmerin.app.platform.data.DatabaseAway;
 
 /** Pages for what goes wrong. The unexpected gets a number that stands in the log too. */
 @ControllerAdvice
@@ -135,9 +138,23 @@ class Errors {
           "That cannot be read",
           "The address or the form holds something that does not belong there. Nothing was changed.");
     }
+    if (DatabaseAway.isAway(e)) {
+      return page(
+          response, model, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.TEXT);
+    }
     if (DisconnectedClientHelper.isClientDisconnectedException(e)) {
       LOG.info("{} {}: the client went away", request.getMethod(), request.getRequestURI());
       return null;
+    }
+    if (e instanceof DuplicateKeyException || e instanceof ConcurrencyFailureException) {
+      LOG.info("{} {}: somebody was faster", request.getMethod(), request.getRequestURI());
+      return page(
+          response,
+          model,
+          HttpStatus.CONFLICT,
+          "Somebody was faster",
+          "Somebody did the same, or something that it depends on, at this moment. Nothing of yours"
+              + " was changed. Go back, look at it again and decide.");
     }
     byte[] bytes = new byte[4];
     random.nextBytes(bytes);
