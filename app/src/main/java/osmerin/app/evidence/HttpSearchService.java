@@ -1,13 +1,16 @@
 package osmerin.app.evidence;
 
+import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.app.platform.web.OutsideCalls;
 import osmerin.app.platform.web.OutsideHttp;
 import osmerin.core.evidence.RankingPage;
 import osmerin.formats.html.PageText;
@@ -16,13 +19,24 @@ import osmerin.formats.html.PageText;
 @Component
 class HttpSearchService implements SearchService {
   private static final int PAGES_READ = 10;
+  private static final int LONGEST = 2_000;
 
-  record Result(int position, String url, String title) {}
+  record Result(@Nullable String url, @Nullable String title) {
+    /** Whether it has the address of a page. */
+    boolean isPage() {
+      return url != null && url.length() <= LONGEST && url.matches("https?://[^\\s\\p{Cntrl}]+");
+    }
 
-  record Answer(boolean simulated, List<Result> results) {}
+    String heading() {
+      return title == null ? "" : title.replaceAll("\\p{Cntrl}", " ").strip();
+    }
+  }
+
+  record Answer(@Nullable Boolean simulated, @Nullable List<Result> results) {}
 
   private final String address;
   private final RestClient http;
+  private final OutsideCalls calls = new OutsideCalls("search service");
 
   HttpSearchService(@Value("${osmerin.search.address}") String address) {
     this.address = address;
@@ -37,22 +51,33 @@ class HttpSearchService implements SearchService {
   @Override
   public Found search(String phrase) {
     try {
-      Answer answer = http.get().uri(uri("/search", "q", phrase)).retrieve().body(Answer.class);
+      Answer answer = ask(uri("/search", "q", phrase), Answer.class);
+      if (answer == null || answer.results() == null) {
+        throw new SearchFailedException("The search service answered nothing that can be read.");
+      }
       List<RankingPage> pages = new ArrayList<>();
-      for (Result result : answer.results().stream().limit(PAGES_READ).toList()) {
+      for (Result result :
+          answer.results().stream().filter(Result::isPage).limit(PAGES_READ).toList()) {
         pages.add(read(result));
       }
-      return new Found(answer.simulated(), pages);
+      return new Found(Boolean.TRUE.equals(answer.simulated()), pages);
+    } catch (CallNotPermittedException e) {
+      throw new SearchFailedException(
+          "The search service has failed several times in a row and is asked again in a moment.");
     } catch (RestClientException e) {
       throw new SearchFailedException(
-          "The search service does not answer. Nothing was changed; try again later.", e);
+          "The search service does not answer as it should. Nothing was changed; try again later.");
     }
   }
 
+  private <T> @Nullable T ask(URI address, Class<T> kind) {
+    return calls.repeated(() -> http.get().uri(address).retrieve().body(kind));
+  }
+
   private RankingPage read(Result result) {
-    String html = http.get().uri(uri("/page", "url", result.url())).retrieve().body(String.class);
-    RankingPage page = PageText.of(result.url(), html == null ? "" : html);
-    return new RankingPage(result.url(), result.title(), page.headings(), page.blocks());
+    String html = ask(uri("/page", "url", result.url()), String.class);
+    RankingPage page = PageText.of(result.url(), html == null ? "" : html.replace("\0", ""));
+    return new RankingPage(result.url(), result.heading(), page.headings(), page.blocks());
   }
 
   private URI uri(String path, String parameter, String value) {

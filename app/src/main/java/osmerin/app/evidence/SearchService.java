@@ -26,8 +26,8 @@ interface SearchService {
   final class SearchFailedException extends RuntimeException {
     private static final long serialVersionUID = 1;
 
-    SearchFailedException(String message, Throwable cause) {
-      super(message, cause);
+    SearchFailedException(String message) {
+      super(message);
     }
   }
 }

@@ -1,5 +1,6 @@
 package osmerin.app.publishing;
 
+import io.github.resilience4j.circuitbreaker.CallNotPermittedException;
 import java.net.URI;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +18,7 @@ import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import org.springframework.web.client.RestClientResponseException;
 import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.app.platform.web.OutsideCalls;
 import osmerin.app.platform.web.OutsideHttp;
 import tools.jackson.databind.JsonNode;
 
@@ -29,6 +31,7 @@ class MicropubBlogHost implements BlogHost {
   private final String endpoint;
   private final String token;
   private final RestClient http = OutsideHttp.client();
+  private final OutsideCalls calls = new OutsideCalls("blog host");
 
   MicropubBlogHost(
       @Value("${osmerin.blog-host.micropub}") String endpoint,
@@ -58,7 +61,7 @@ class MicropubBlogHost implements BlogHost {
       properties.put("published", List.of(entry.published().toString()));
     }
     Map<String, Object> body = Map.of("type", List.of("h-entry"), "properties", properties);
-    ResponseEntity<Void> answer = post(body);
+    ResponseEntity<Void> answer = ask(() -> calls.once(() -> post(body)));
     return switch (answer.getStatusCode().value()) {
       case 201 -> created(answer.getHeaders());
       case 202 -> find(entry.uid()).orElseThrow(MicropubBlogHost::notYet);
@@ -97,7 +100,7 @@ class MicropubBlogHost implements BlogHost {
             Map.of(
                 "name", List.of(entry.title()),
                 "content", List.of(Map.of("html", entry.html()))));
-    ResponseEntity<Void> answer = post(body);
+    ResponseEntity<Void> answer = ask(() -> calls.repeated(() -> post(body)));
     if (!UPDATED.contains(answer.getStatusCode().value())) {
       throw unexpected(answer);
     }
@@ -139,11 +142,13 @@ class MicropubBlogHost implements BlogHost {
     query.keySet().forEach(name -> uri.queryParam(name, "{" + name + "}"));
     return ask(
         () ->
-            http.get()
-                .uri(uri.encode().buildAndExpand(query).toUri())
-                .headers(h -> h.setBearerAuth(token))
-                .retrieve()
-                .toEntity(JsonNode.class));
+            calls.repeated(
+                () ->
+                    http.get()
+                        .uri(uri.encode().buildAndExpand(query).toUri())
+                        .headers(h -> h.setBearerAuth(token))
+                        .retrieve()
+                        .toEntity(JsonNode.class)));
   }
 
   private static JsonNode body(ResponseEntity<JsonNode> answer) {
@@ -157,15 +162,13 @@ class MicropubBlogHost implements BlogHost {
   }
 
   private ResponseEntity<Void> post(Map<String, Object> body) {
-    return ask(
-        () ->
-            http.post()
-                .uri(endpoint)
-                .headers(h -> h.setBearerAuth(token))
-                .contentType(MediaType.APPLICATION_JSON)
-                .body(body)
-                .retrieve()
-                .toBodilessEntity());
+    return http.post()
+        .uri(endpoint)
+        .headers(h -> h.setBearerAuth(token))
+        .contentType(MediaType.APPLICATION_JSON)
+        .body(body)
+        .retrieve()
+        .toBodilessEntity();
   }
 
   private <T> T ask(Supplier<T> request) {
@@ -175,6 +178,9 @@ class MicropubBlogHost implements BlogHost {
     }
     try {
       return request.get();
+    } catch (CallNotPermittedException e) {
+      throw new PublishingFailedException(
+          "The blog host has failed several times in a row and is asked again in a moment.", e);
     } catch (ResourceAccessException e) {
       throw new PublishingFailedException("The blog host does not answer.", e);
     } catch (RestClientResponseException e) {

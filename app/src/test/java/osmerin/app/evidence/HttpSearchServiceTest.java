@@ -75,6 +75,24 @@ class HttpSearchServiceTest {
   }
 
   @Test
+  void anEmptyAnswerIsNoneAndResultsWithoutAnAddressAreLeftOut() {
+    for (String answered : new String[] {"", "null", "[]", "{}", "{\"results\":null}"}) {
+      body = answered;
+      assertThatThrownBy(() -> service().search("kiln"))
+          .as(answered)
+          .isInstanceOf(SearchFailedException.class);
+    }
+    body =
+        "{\"simulated\":false,\"results\":[{\"position\":1},{\"url\":\"javascript:x\"},"
+            + "{\"url\":\"https://e.example/\\u0000\"},"
+            + "{\"url\":\"https://e.example/1\",\"title\":\"A\\u0000b\"}]}";
+    SearchService.Found found = service().search("kiln");
+    assertThat(found.pages())
+        .singleElement()
+        .satisfies(p -> assertThat(p.title()).isEqualTo("A b"));
+  }
+
+  @Test
   void withoutAnAddressNoneIsConnected() {
     assertThat(new HttpSearchService("").isConnected()).isFalse();
     assertThat(service().isConnected()).isTrue();
