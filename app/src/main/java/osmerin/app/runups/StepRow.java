@@ -34,8 +34,6 @@ public record StepRow(
 
   /** How far it is. */
   public StepProgress progress() {
-    return doneOn != null
-        ? StepProgress.doneOn(doneOn, doneDue)
-        : new StepProgress(null, null, pinned);
+    return doneOn != null ? StepProgress.doneOn(doneOn, doneDue) : StepProgress.open(pinned, null);
   }
 }

@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.workday.WorkCalendar;
@@ -20,7 +21,8 @@ import osmerin.core.workday.WorkCalendar;
  * due date is the latest end less the cushion, so that finishing on it is on course. Follow-ups are
  * due at their offset from the publish day, without a cushion, since the cushion guards the publish
  * date; without an offset as soon as they can be done. A date on a day off moves to the working day
- * before. Done steps do not move.
+ * before. Done steps do not move. Of a step that was begun only the working days that are left
+ * count.
  *
  * @param steps in the order of the run-up
  * @param course null when there is no publish date
@@ -56,13 +58,23 @@ public record BackPlan(
       Map<String, StepProgress> progress) {
 
     /**
-     * @throws IllegalArgumentException when there is progress for a step that the run-up lacks
+     * @throws IllegalArgumentException when there is progress for a step that the run-up lacks, or
+     *     more days are left of a step than it takes, or fewer than none
      */
     public Request {
       progress = Map.copyOf(progress);
+      Set<String> keys = runUp.keys();
       for (String key : progress.keySet()) {
-        if (!runUp.keys().contains(key)) {
+        if (!keys.contains(key)) {
           throw new IllegalArgumentException("run-up " + runUp.name() + " has no step " + key);
+        }
+      }
+      for (RunUpStep step : runUp.steps()) {
+        Integer left = progress.getOrDefault(step.key(), StepProgress.OPEN).daysLeft();
+        if (left != null && (left < 0 || left > step.length())) {
+          throw new IllegalArgumentException(
+              "step %s: %s days left are not between 0 and %s"
+                  .formatted(step.key(), left, step.length()));
         }
       }
     }
@@ -79,6 +91,12 @@ public record BackPlan(
 
     StepProgress progress(RunUpStep step) {
       return progress.getOrDefault(step.key(), StepProgress.OPEN);
+    }
+
+    /** Working days that the step still takes. */
+    int daysLeft(RunUpStep step) {
+      Integer left = progress(step).daysLeft();
+      return left == null ? step.length() : left;
     }
 
     Request publishedOn(LocalDate date) {
@@ -144,7 +162,7 @@ public record BackPlan(
       for (String key : step.after()) {
         Span before = earliest.get(key);
         if (before != null) {
-          LocalDate next = step.length() == 0 ? before.end() : before.end().plusDays(1);
+          LocalDate next = request.daysLeft(step) == 0 ? before.end() : before.end().plusDays(1);
           start = later(start, calendar.onOrAfter(next));
         }
       }
@@ -181,15 +199,16 @@ public record BackPlan(
       for (RunUpStep follower : followers) {
         Span after = latest.get(follower.key());
         if (after != null && !follower.followUp()) {
-          LocalDate last = follower.length() == 0 ? after.end() : after.start().minusDays(1);
+          LocalDate last =
+              request.daysLeft(follower) == 0 ? after.end() : after.start().minusDays(1);
           bound = bound == null ? last : earlier(bound, last);
         }
       }
       return bound == null ? site.minus(publishDate, 1) : bound;
     }
 
-    private static int lastDay(RunUpStep step) {
-      return Math.max(0, step.length() - 1);
+    private int lastDay(RunUpStep step) {
+      return Math.max(0, request.daysLeft(step) - 1);
     }
 
     List<PlannedStep> plan() {
@@ -268,13 +287,10 @@ public record BackPlan(
 
     private boolean isPossible(LocalDate date) {
       Worker worker = new Worker(request.publishedOn(date));
-      return worker.latest.entrySet().stream()
-          .filter(e -> worker.isBeforePublishing(e.getKey()))
-          .noneMatch(e -> e.getValue().end().isBefore(worker.earliest.get(e.getKey()).end()));
-    }
-
-    private boolean isBeforePublishing(String key) {
-      return request.runUp().beforePublishing().stream().anyMatch(s -> s.key().equals(key));
+      return request.runUp().beforePublishing().stream()
+          .map(RunUpStep::key)
+          .filter(worker.latest::containsKey)
+          .noneMatch(key -> worker.latest.get(key).end().isBefore(worker.earliest.get(key).end()));
     }
 
     private static LocalDate later(LocalDate a, LocalDate b) {

@@ -245,6 +245,17 @@ class BackPlanTest {
   }
 
   @Test
+  void ofAStepThatWasBegunOnlyTheDaysThatAreLeftCount() {
+    PlannedStep whole = step(plan(day(24), Map.of()), "draft");
+    PlannedStep begun = step(plan(day(24), Map.of("draft", StepProgress.open(null, 1))), "draft");
+    assertThat(begun.earliestEnd()).isBefore(whole.earliestEnd());
+    assertThat(begun.latestStart()).isEqualTo(begun.latestEnd());
+    assertThatThrownBy(() -> plan(day(24), Map.of("draft", StepProgress.open(null, 99))))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("draft");
+  }
+
+  @Test
   void whatIsDoneAndPastItsDayIsLate() {
     Map<String, StepProgress> allDone = new HashMap<>();
     for (String key : List.of("brief", "draft", "edit", "proof")) {
@@ -387,9 +398,11 @@ class BackPlanTest {
     Map<String, StepProgress> progress = new HashMap<>();
     for (RunUpStep step : runUp.steps()) {
       LocalDate day = TODAY.plusDays(random.nextInt(40) - 20);
-      switch (random.nextInt(4)) {
+      switch (random.nextInt(5)) {
         case 0 -> progress.put(step.key(), StepProgress.doneOn(TODAY, day));
         case 1 -> progress.put(step.key(), StepProgress.pinnedTo(day));
+        case 2 ->
+            progress.put(step.key(), StepProgress.open(null, random.nextInt(step.length() + 1)));
         default -> {}
       }
     }

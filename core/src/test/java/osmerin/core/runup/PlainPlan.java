@@ -31,6 +31,11 @@ final class PlainPlan {
     return progress.getOrDefault(step.key(), StepProgress.OPEN).isDone();
   }
 
+  private int left(RunUpStep step) {
+    Integer left = progress.getOrDefault(step.key(), StepProgress.OPEN).daysLeft();
+    return left == null ? step.length() : left;
+  }
+
   private boolean works(RunUpStep step, LocalDate day) {
     return calendars.get(step.key()).isWorking(day);
   }
@@ -56,7 +61,7 @@ final class PlainPlan {
       RunUpStep before = named(key);
       if (!isDone(before)) {
         LocalDate end = earliestEnd(before);
-        if (step.length() == 0 ? day.isBefore(end) : !day.isAfter(end)) {
+        if (left(step) == 0 ? day.isBefore(end) : !day.isAfter(end)) {
           return false;
         }
       }
@@ -66,7 +71,7 @@ final class PlainPlan {
 
   LocalDate earliestEnd(RunUpStep step) {
     LocalDate day = earliestStart(step);
-    for (int worked = 1; worked < step.length(); worked++) {
+    for (int worked = 1; worked < left(step); worked++) {
       do {
         day = day.plusDays(1);
       } while (!works(step, day));
@@ -119,7 +124,7 @@ final class PlainPlan {
     }
     for (RunUpStep other : runUp.steps()) {
       if (other.after().contains(step.key()) && !isDone(other) && !other.followUp()) {
-        bounds.add(other.length() == 0 ? latestEnd(other) : latestStart(other).minusDays(1));
+        bounds.add(left(other) == 0 ? latestEnd(other) : latestStart(other).minusDays(1));
       }
     }
     if (bounds.isEmpty()) {
@@ -130,7 +135,7 @@ final class PlainPlan {
 
   LocalDate latestStart(RunUpStep step) {
     LocalDate day = latestEnd(step);
-    for (int worked = 1; worked < step.length(); worked++) {
+    for (int worked = 1; worked < left(step); worked++) {
       do {
         day = day.minusDays(1);
       } while (!works(step, day));
