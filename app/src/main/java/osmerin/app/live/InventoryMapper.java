@@ -102,6 +102,9 @@ interface InventoryMapper {
       @Param("addresses") List<String> addresses,
       ResultHandler<RankedRow> handler);
 
+  /** Whoever matches the same site waits until this transaction ends. */
+  String lockMatches(@Param("siteId") long siteId);
+
   void deleteMatches(@Param("siteId") long siteId);
 
   List<MatchRow> matches(

@@ -80,6 +80,7 @@ public class LiveMatching implements Reversal {
   }
 
   private void matchAll(SiteContext context) {
+    inventory.lockMatches(context.siteId());
     List<Page> pages = pages(inventory.live(context.siteId()));
     if (pages.isEmpty()) {
       inventory.deleteMatches(context.siteId());

@@ -232,6 +232,21 @@ class HostileRequestsTest extends ApplicationTest {
   }
 
   @ParameterizedTest
+  @ValueSource(
+      strings = {"//evil.example/", "/\\evil.example/", "/%2fevil.example/", "/%5cevil.example/"})
+  void aSlashAtTheEndLeadsNowhereElse(String path) throws IOException {
+    Answer answer = send("GET", path, "", null);
+    assertThat(answer.body()).doesNotContain("Location: //", "Location: https://evil");
+  }
+
+  @Test
+  void aSlashAtTheEndIsTakenAway() throws IOException {
+    Answer answer = send("GET", site.base() + "/desk/?x=1", "", people.get(Role.OWNER));
+    assertThat(answer.status()).isEqualTo(308);
+    assertThat(answer.body()).contains("Location: " + site.base() + "/desk?x=1");
+  }
+
+  @ParameterizedTest
   @ValueSource(strings = {"title=a%00b", "title=a%01b", "title=%zz", "title=%ff", "a%00=b"})
   void whatCannotBeReadIsSaidBeforeAnythingIsChanged(String fields) throws IOException {
     long before = pitches.countOpen(site);
