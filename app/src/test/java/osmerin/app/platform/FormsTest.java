@@ -2,13 +2,13 @@ package osmerin.app.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.hamcrest.Matchers.containsString;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
+import static osmerin.app.support.FormToken.formToken;
 
 import java.time.YearMonth;
 import java.util.Map;
@@ -194,6 +194,6 @@ class FormsTest extends ApplicationTest {
   }
 
   private MockHttpServletRequestBuilder as(MockHttpServletRequestBuilder request) {
-    return request.with(user(site.person())).with(csrf());
+    return request.with(user(site.person())).with(formToken());
   }
 }

@@ -1,9 +1,9 @@
 package osmerin.app.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request;
+import static osmerin.app.support.FormToken.formToken;
 
 import java.io.IOException;
 import java.net.URI;
@@ -195,7 +195,7 @@ class RoutesTest extends ApplicationTest {
     MockHttpServletRequestBuilder request =
         request(route.method(), URI.create(route.at(site)))
             .with(user(person.person()))
-            .with(csrf());
+            .with(formToken());
     return mvc.perform(request).andReturn().getResponse().getStatus();
   }
 
