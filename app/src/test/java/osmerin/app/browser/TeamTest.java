@@ -61,7 +61,7 @@ class TeamTest extends BrowserTest {
       writer.press("Save");
       writer.waitForText("#foot", "Saved as version");
       writer.open(article);
-      for (String stage : List.of("Briefed", "Drafting", "Editing")) {
+      for (String stage : List.of("Drafting", "Editing")) {
         writer.key(">");
         writer.waitForText(".stage-here", stage);
       }

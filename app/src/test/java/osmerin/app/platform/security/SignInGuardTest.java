@@ -2,15 +2,12 @@ package osmerin.app.platform.security;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
-import java.time.ZoneId;
-import java.time.ZoneOffset;
 import org.junit.jupiter.api.Test;
+import osmerin.app.support.MovingClock;
 
 class SignInGuardTest {
-  private final Ticking clock = new Ticking();
+  private final MovingClock clock = new MovingClock();
   private final SignInGuard guard = new SignInGuard(clock);
 
   @Test
@@ -59,29 +56,6 @@ class SignInGuardTest {
     guard.succeeded("una", "10.0.0.1");
     for (int i = 0; i < 6; i++) {
       assertThat(guard.attempt("una", "10.0.0.1")).isEmpty();
-    }
-  }
-
-  private static final class Ticking extends Clock {
-    private Instant now = Instant.parse("2031-05-06T12:00:00Z");
-
-    void pass(Duration time) {
-      now = now.plus(time);
-    }
-
-    @Override
-    public ZoneId getZone() {
-      return ZoneOffset.UTC;
-    }
-
-    @Override
-    public Clock withZone(ZoneId zone) {
-      return this;
-    }
-
-    @Override
-    public Instant instant() {
-      return now;
     }
   }
 }
