@@ -239,6 +239,14 @@ class HostileRequestsTest extends ApplicationTest {
     assertThat(answer.body()).doesNotContain("Location: //", "Location: https://evil");
   }
 
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"marked=,", "marked=", "marked=&marked=", "marked=1,,2", "marked=%20", "marked=x"})
+  void aListWithGapsIsReadWithoutThem(String fields) throws IOException {
+    Answer answer = send("GET", site.base() + "/research/why", fields, people.get(Role.STRATEGIST));
+    assertThat(answer.status()).as(fields).isLessThan(500);
+  }
+
   @Test
   void aSlashAtTheEndIsTakenAway() throws IOException {
     Answer answer = send("GET", site.base() + "/desk/?x=1", "", people.get(Role.OWNER));

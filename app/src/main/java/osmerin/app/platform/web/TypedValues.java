@@ -49,7 +49,9 @@ class TypedValues implements WebMvcConfigurer {
 
     @Override
     public Set<ConvertiblePair> getConvertibleTypes() {
-      return Set.of(new ConvertiblePair(String[].class, List.class));
+      return Set.of(
+          new ConvertiblePair(String[].class, List.class),
+          new ConvertiblePair(String.class, List.class));
     }
 
     @Override
@@ -58,11 +60,19 @@ class TypedValues implements WebMvcConfigurer {
       return element != null && element.getType() != String.class;
     }
 
+    /** One field alone may hold several, separated by commas. */
+    private static String[] values(@Nullable Object source) {
+      if (source instanceof String one) {
+        return one.split(",");
+      }
+      return source == null ? new String[0] : (String[]) source;
+    }
+
     @Override
     public Object convert(@Nullable Object source, TypeDescriptor from, TypeDescriptor to) {
       List<Object> list = new ArrayList<>();
       TypeDescriptor text = TypeDescriptor.valueOf(String.class);
-      for (String value : source == null ? new String[0] : (String[]) source) {
+      for (String value : values(source)) {
         if (!value.isBlank()) {
           list.add(values.convert(value, text, to.getElementTypeDescriptor()));
         }
