@@ -28,21 +28,6 @@ public record Entry(
     List<Change> changes,
     List<Entry> earlier) {
 
-  /** One that stands for itself. */
-  public Entry(
-      long id,
-      @Nullable Long personId,
-      @Nullable String person,
-      Instant at,
-      String sentence,
-      Right needs,
-      @Nullable Long undoes,
-      @Nullable Long undoneBy,
-      boolean covered,
-      List<Change> changes) {
-    this(id, personId, person, at, sentence, needs, undoes, undoneBy, covered, changes, List.of());
-  }
-
   public boolean isUndone() {
     return undoneBy != null;
   }

@@ -173,7 +173,8 @@ public class History {
         r.undoes(),
         r.undoneBy(),
         covered,
-        changes);
+        changes,
+        List.of());
   }
 
   Entry complete(SiteContext context, EntryRow row) {

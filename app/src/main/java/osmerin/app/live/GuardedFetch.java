@@ -202,7 +202,7 @@ class GuardedFetch {
       try (InputStream body = response.getEntity().getContent()) {
         byte[] bytes = body.readNBytes(bytesLeft + 1);
         if (bytes.length > bytesLeft) {
-          throw new RefusedException("“" + address + "” has more than 50 MB.");
+          throw new RefusedException("“" + address + "” makes it more than 50 MB in all.");
         }
         bytesLeft -= bytes.length;
         return new Answer(null, bytes);
@@ -217,7 +217,8 @@ class GuardedFetch {
     try {
       return from.resolve(location).toString();
     } catch (IllegalArgumentException e) {
-      throw new RefusedException("“" + from.getHost() + "” leads to an address that is none.");
+      throw new RefusedException(
+          "“" + from.getHost() + "” leads to something that is not an address.");
     }
   }
 

@@ -125,7 +125,12 @@ public class InventoryIntake {
     for (String part : parts.stream().limit(MOST_PARTS).toList()) {
       readings.add(part(context, session, part));
     }
-    parts.stream().skip(MOST_PARTS).forEach(part -> readings.add(without(part, "one of too many")));
+    parts.stream()
+        .skip(MOST_PARTS)
+        .forEach(
+            part ->
+                readings.add(
+                    without(part, "not fetched: an index has its first 50 parts fetched")));
     return keep(context, typed, readings);
   }
 

@@ -22,7 +22,7 @@ record PublishedAddress(String host, Site site) {
   String checked(String answered) {
     if (hostOf(answered) == null) {
       throw new PublishingFailedException(
-          "The blog host answered with “%s”, which is no address of a page."
+          "The blog host answered with “%s”, which is not the address of a page."
               .formatted(shortened(answered)));
     }
     if (!covers(answered)) {

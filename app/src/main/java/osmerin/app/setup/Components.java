@@ -79,7 +79,17 @@ final class Components {
     Instant at = Instant.EPOCH;
     return List.of(
         new Entry(
-            3, null, null, at, "EX-0001 went live.", Right.EDIT, null, null, false, List.of(gone)),
+            3,
+            null,
+            null,
+            at,
+            "EX-0001 went live.",
+            Right.EDIT,
+            null,
+            null,
+            false,
+            List.of(gone),
+            List.of()),
         new Entry(
             2,
             1L,
@@ -90,7 +100,8 @@ final class Components {
             null,
             null,
             false,
-            List.of(date)),
+            List.of(date),
+            List.of()),
         new Entry(
             1,
             1L,
@@ -101,6 +112,7 @@ final class Components {
             null,
             2L,
             false,
-            List.of(date)));
+            List.of(date),
+            List.of()));
   }
 }

@@ -7,7 +7,6 @@ import java.time.ZoneId;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -17,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
+import osmerin.app.platform.security.TooOften;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteService;
@@ -75,12 +75,9 @@ class WelcomeController {
       HttpServletResponse response) {
     Optional<Duration> wait = guard.tryCodeFrom(request.getRemoteAddr());
     if (wait.isPresent()) {
-      response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-      response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.get().toSeconds() + 1));
       model.addAttribute("answers", answers);
-      String again =
-          "Too many tries. Try again in %s."
-              .formatted(Counted.of(wait.get().toSeconds() + 1, "second"));
+      String seconds = Counted.of(TooOften.say(response, wait.get()), "second");
+      String again = "Too many tries. Try again in " + seconds + ".";
       return form(model, Map.of("code", again));
     }
     Map<String, String> faults = setup.setUp(answers);

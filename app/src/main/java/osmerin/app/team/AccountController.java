@@ -93,7 +93,7 @@ class AccountController {
             case WAITS_FOR_LINK ->
                 "A mail is on its way to "
                     + mail.strip()
-                    + ". The address counts once you open its link.";
+                    + ". It takes effect once you open the link in it.";
             case WAITS_FOR_OWNER ->
                 "No mail server is connected, so an owner of your site confirms the address.";
           });

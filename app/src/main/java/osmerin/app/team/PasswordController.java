@@ -6,7 +6,6 @@ import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import org.springframework.beans.factory.annotation.Qualifier;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -16,6 +15,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.platform.mail.Post;
 import osmerin.app.platform.security.AskGuard;
+import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
@@ -57,9 +57,7 @@ class PasswordController {
       HttpServletResponse response) {
     Optional<Duration> wait = guard.askForLinkFrom(request.getRemoteAddr());
     if (wait.isPresent()) {
-      response.setStatus(HttpStatus.TOO_MANY_REQUESTS.value());
-      response.setHeader(HttpHeaders.RETRY_AFTER, String.valueOf(wait.get().toSeconds() + 1));
-      model.addAttribute("wait", wait.get().toSeconds() + 1);
+      model.addAttribute("wait", TooOften.say(response, wait.get()));
       return forgotten(model);
     }
     // Beside this request, so that it takes the same time whether there is such a person or not.

@@ -84,7 +84,7 @@ class TeamController {
   @Needs(Right.MANAGE)
   String revoke(SiteContext site, @PathVariable long id, RedirectAttributes to) {
     invitations.revoke(site, id);
-    Foot.say(to, "The invitation is withdrawn; its link works no longer.");
+    Foot.say(to, "The invitation is withdrawn; its link no longer works.");
     return back(site);
   }
 

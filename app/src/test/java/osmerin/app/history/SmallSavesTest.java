@@ -72,7 +72,8 @@ class SmallSavesTest {
             undoes,
             undoneBy,
             false,
-            List.of(change)));
+            List.of(change),
+            List.of()));
   }
 
   private List<Entry> gathered() {

@@ -352,6 +352,12 @@ class AccountsTest extends ApplicationTest {
     HttpResponse<String> in =
         person.post("/sign-in", "login", owner.person().login(), "password", PASSWORD);
     assertThat(in.headers().firstValue("Location").orElse("")).endsWith("/research?sort=name");
+    person.get(owner.base() + "/desk");
+    person.post("/sign-out");
+    person.get("/sign-in");
+    HttpResponse<String> again =
+        person.post("/sign-in", "login", owner.person().login(), "password", PASSWORD);
+    assertThat(again.headers().firstValue("Location").orElse("")).doesNotContain("/research");
   }
 
   @Test

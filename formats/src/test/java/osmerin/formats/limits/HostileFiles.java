@@ -43,8 +43,8 @@ final class HostileFiles {
     files.put("deep-sitemap.xml", () -> text("<urlset>" + "<url>".repeat(200_000)));
     files.put("feed-with-laughs.xml", HostileFiles::laughs);
     files.put("feed-of-attributes.xml", HostileFiles::attributes);
-    files.put("sitemap-of-10-gb.xml.gz", () -> gzip(10_000));
-    files.put("archive-of-3-gb.zip", HostileFiles::archive);
+    files.put("sitemap-of-1-gb.xml.gz", () -> gzip(1_000));
+    files.put("archive-of-1-gb.zip", HostileFiles::archive);
     return files;
   }
 
@@ -153,7 +153,7 @@ final class HostileFiles {
     try (OutputStream gzip = new GZIPOutputStream(out)) {
       write(gzip, "<urlset>");
       byte[] megabyte = new byte[1_000_000];
-      for (int i = 0; i < megabytes / 10; i++) {
+      for (int i = 0; i < megabytes; i++) {
         gzip.write(megabyte);
       }
     } catch (IOException e) {

@@ -104,9 +104,11 @@ class SecurityConfig {
   private static AuthenticationSuccessHandler welcomed(SignInGuard guard) {
     SavedRequestAwareAuthenticationSuccessHandler leadOn =
         new SavedRequestAwareAuthenticationSuccessHandler();
-    leadOn.setRequestCache(new PageAfterSignIn());
+    PageAfterSignIn asked = new PageAfterSignIn();
+    leadOn.setRequestCache(asked);
     return (request, response, person) -> {
       guard.succeeded(request.getParameter("login"), request.getRemoteAddr());
+      asked.removeRequest(request, response);
       leadOn.onAuthenticationSuccess(request, response, person);
     };
   }

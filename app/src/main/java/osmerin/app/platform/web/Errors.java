@@ -138,6 +138,7 @@ class Errors {
           "That cannot be read",
           "The address or the form holds something that does not belong there. Nothing was changed.");
     }
+    // Before anything else: a broken line to the database looks like a client that went away.
     if (DatabaseAway.isAway(e)) {
       return page(
           response, model, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.TEXT);
@@ -153,8 +154,8 @@ class Errors {
           model,
           HttpStatus.CONFLICT,
           "Somebody was faster",
-          "Somebody did the same, or something that it depends on, at this moment. Nothing of yours"
-              + " was changed. Go back, look at it again and decide.");
+          "Somebody changed this at the same moment, so your change was not made. Go back, look at it"
+              + " again and decide.");
     }
     byte[] bytes = new byte[4];
     random.nextBytes(bytes);
