@@ -15,6 +15,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -63,11 +64,16 @@ public class DatabaseAway extends OncePerRequestFilter {
           cause instanceof SQLTransientConnectionException
               || cause instanceof SQLNonTransientConnectionException
               || cause instanceof PSQLException broken && isOfConnection(broken.getSQLState());
-      if (connection) {
+      if (connection || cause instanceof TransactionSystemException end && isAwayBefore(end)) {
         return true;
       }
     }
     return false;
+  }
+
+  /** A transaction that cannot even be rolled back failed before, for that reason or another. */
+  private static boolean isAwayBefore(TransactionSystemException end) {
+    return isAway(end.getOriginalException());
   }
 
   /** Class 08, connection exception, and 57P: the server is being shut down or started. */
