@@ -1,6 +1,7 @@
 package osmerin.core.runup;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -19,8 +20,8 @@ public record RunUp(String name, int cushion, List<RunUpStep> steps) {
 
   /**
    * @throws IllegalArgumentException when two steps have one key, a step waits for one that does
-   *     not stand before it (so there are no circles), or a step before publishing waits for a
-   *     follow-up
+   *     not stand before it (so there are no circles), a step before publishing waits for a
+   *     follow-up, or one thing completes two steps
    */
   public RunUp {
     if (cushion < 0) {
@@ -28,6 +29,7 @@ public record RunUp(String name, int cushion, List<RunUpStep> steps) {
     }
     steps = List.copyOf(steps);
     Map<String, RunUpStep> seen = new HashMap<>();
+    Set<Completion> completions = EnumSet.noneOf(Completion.class);
     for (RunUpStep step : steps) {
       for (String key : step.after()) {
         RunUpStep earlier = seen.get(key);
@@ -42,6 +44,10 @@ public record RunUp(String name, int cushion, List<RunUpStep> steps) {
       }
       if (seen.put(step.key(), step) != null) {
         throw new IllegalArgumentException("two steps have the key " + step.key());
+      }
+      if (step.completedBy() != Completion.HAND && !completions.add(step.completedBy())) {
+        throw new IllegalArgumentException(
+            "two steps are completed by: " + step.completedBy().label());
       }
     }
   }

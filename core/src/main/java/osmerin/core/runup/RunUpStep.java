@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  *     A step before publishing has 0 or less: it must be done by then, 0 being the publish day
  *     itself. A follow-up has 1 or more: it is due then.
  * @param followUp whether it comes after the publish day
+ * @param completedBy what ticks it off, besides a person
  */
 public record RunUpStep(
     String key,
@@ -24,10 +25,8 @@ public record RunUpStep(
     int length,
     List<String> after,
     @Nullable Integer offset,
-    boolean followUp) {
-  /** Key of the step that is done once the brief is signed off. */
-  public static final String BRIEF = "brief";
-
+    boolean followUp,
+    Completion completedBy) {
   public RunUpStep {
     if (estimate < 0 || length < 0) {
       throw new IllegalArgumentException(
@@ -43,12 +42,18 @@ public record RunUpStep(
   /** A step before publishing that is placed by the run-up alone. */
   public static RunUpStep before(
       String key, String name, StepRole role, double estimate, int length, String... after) {
-    return new RunUpStep(key, name, role, estimate, length, List.of(after), null, false);
+    return new RunUpStep(
+        key, name, role, estimate, length, List.of(after), null, false, Completion.HAND);
   }
 
   /** A follow-up, due so many working days after the publish day. */
   public static RunUpStep followUp(
       String key, String name, StepRole role, double estimate, int offset) {
-    return new RunUpStep(key, name, role, estimate, 1, List.of(), offset, true);
+    return new RunUpStep(key, name, role, estimate, 1, List.of(), offset, true, Completion.HAND);
+  }
+
+  /** This step, completed by something else. */
+  public RunUpStep completedBy(Completion completion) {
+    return new RunUpStep(key, name, role, estimate, length, after, offset, followUp, completion);
   }
 }

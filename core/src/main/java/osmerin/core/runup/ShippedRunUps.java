@@ -1,5 +1,7 @@
 package osmerin.core.runup;
 
+import static osmerin.core.runup.Completion.BRIEF_SIGNED_OFF;
+import static osmerin.core.runup.Completion.DRAFT_HANDED_IN;
 import static osmerin.core.runup.RunUpStep.before;
 import static osmerin.core.runup.RunUpStep.followUp;
 import static osmerin.core.runup.StepRole.EDITOR;
@@ -15,9 +17,10 @@ public final class ShippedRunUps {
           "Guide",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 2, 1),
-              before("sources", "Gather sources", WRITER, 2, 1, RunUpStep.BRIEF),
-              before("draft", "Write the draft", WRITER, 8, 4, "sources"),
+              before("brief", "Write the brief", STRATEGIST, 2, 1).completedBy(BRIEF_SIGNED_OFF),
+              before("sources", "Gather sources", WRITER, 2, 1, "brief"),
+              before("draft", "Write the draft", WRITER, 8, 4, "sources")
+                  .completedBy(DRAFT_HANDED_IN),
               before("pictures", "Make pictures", WRITER, 2, 1, "draft"),
               before("edit", "Edit", EDITOR, 3, 2, "draft"),
               before("revise", "Revise", WRITER, 2, 1, "edit"),
@@ -29,8 +32,9 @@ public final class ShippedRunUps {
           "Post",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 1, 1),
-              before("draft", "Write the draft", WRITER, 4, 2, RunUpStep.BRIEF),
+              before("brief", "Write the brief", STRATEGIST, 1, 1).completedBy(BRIEF_SIGNED_OFF),
+              before("draft", "Write the draft", WRITER, 4, 2, "brief")
+                  .completedBy(DRAFT_HANDED_IN),
               before("pictures", "Make pictures", WRITER, 1, 0, "draft"),
               before("edit", "Edit", EDITOR, 1.5, 1, "draft"),
               before("proof", "Read the proof", EDITOR, 0.5, 0, "edit", "pictures")));
@@ -40,9 +44,10 @@ public final class ShippedRunUps {
           "Review",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before(RunUpStep.BRIEF, "Write the brief", STRATEGIST, 1, 1),
-              before("trial", "Try it out", WRITER, 5, 3, RunUpStep.BRIEF),
-              before("draft", "Write the draft", WRITER, 5, 2, "trial"),
+              before("brief", "Write the brief", STRATEGIST, 1, 1).completedBy(BRIEF_SIGNED_OFF),
+              before("trial", "Try it out", WRITER, 5, 3, "brief"),
+              before("draft", "Write the draft", WRITER, 5, 2, "trial")
+                  .completedBy(DRAFT_HANDED_IN),
               before("pictures", "Make pictures", WRITER, 1.5, 1, "trial"),
               before("facts", "Check facts and prices", EDITOR, 1, 1, "draft"),
               before("edit", "Edit", EDITOR, 2, 1, "facts"),
@@ -64,8 +69,10 @@ public final class ShippedRunUps {
           RunUp.DEFAULT_CUSHION,
           List.of(
               before("review", "Read what is live", STRATEGIST, 1, 1),
-              before(RunUpStep.BRIEF, "Bring the brief up to date", STRATEGIST, 1, 0, "review"),
-              before("draft", "Rework the draft", WRITER, 4, 2, RunUpStep.BRIEF),
+              before("brief", "Bring the brief up to date", STRATEGIST, 1, 0, "review")
+                  .completedBy(BRIEF_SIGNED_OFF),
+              before("draft", "Rework the draft", WRITER, 4, 2, "brief")
+                  .completedBy(DRAFT_HANDED_IN),
               before("edit", "Edit", EDITOR, 1.5, 1, "draft"),
               before("proof", "Read the proof", EDITOR, 0.5, 0, "edit"),
               followUp("results", "Look at what it gained", STRATEGIST, 0.5, 20)));
@@ -75,8 +82,9 @@ public final class ShippedRunUps {
           "Rewrite",
           RunUp.DEFAULT_CUSHION,
           List.of(
-              before(RunUpStep.BRIEF, "Write a new brief", STRATEGIST, 2, 1),
-              before("draft", "Write the draft", WRITER, 8, 4, RunUpStep.BRIEF),
+              before("brief", "Write a new brief", STRATEGIST, 2, 1).completedBy(BRIEF_SIGNED_OFF),
+              before("draft", "Write the draft", WRITER, 8, 4, "brief")
+                  .completedBy(DRAFT_HANDED_IN),
               before("pictures", "Make pictures", WRITER, 1.5, 1, "draft"),
               before("edit", "Edit", EDITOR, 2.5, 2, "draft"),
               before("revise", "Revise", WRITER, 1.5, 1, "edit"),

@@ -1,8 +1,47 @@
 package osmerin.core.runup;
 
-/** Who does a step, before a person is named. */
-public enum StepRole {
-  STRATEGIST,
-  EDITOR,
-  WRITER
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Who does a step, before a person is named: one of the roles of the site.
+ *
+ * @param name in lower case, 1 to 40 characters without a comma: "second reader"
+ */
+public record StepRole(String name) {
+  public static final StepRole STRATEGIST = new StepRole("strategist");
+  public static final StepRole EDITOR = new StepRole("editor");
+  public static final StepRole WRITER = new StepRole("writer");
+
+  /** The roles that every site has. */
+  public static final List<StepRole> SHIPPED = List.of(STRATEGIST, EDITOR, WRITER);
+
+  /** Longer names are refused. */
+  public static final int LONGEST = 40;
+
+  /**
+   * @throws IllegalArgumentException when the name is empty, too long or holds a comma
+   */
+  public StepRole {
+    name = name.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+    if (name.isEmpty() || name.length() > LONGEST || name.contains(",")) {
+      throw new IllegalArgumentException(
+          "A role has 1 to %s characters and no comma.".formatted(LONGEST));
+    }
+  }
+
+  /** The role of this name, in whatever case. */
+  public static StepRole valueOf(String name) {
+    return new StepRole(name);
+  }
+
+  /** "Second reader". */
+  public String label() {
+    return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+  }
+
+  @Override
+  public String toString() {
+    return name;
+  }
 }

@@ -114,8 +114,18 @@ class BackPlanTest {
             "Offset",
             0,
             List.of(
-                new RunUpStep("print", "Print", StepRole.EDITOR, 1, 1, List.of(), -5, false),
-                new RunUpStep("air", "Air", StepRole.EDITOR, 1, 1, List.of("print"), 0, false)));
+                new RunUpStep(
+                    "print", "Print", StepRole.EDITOR, 1, 1, List.of(), -5, false, Completion.HAND),
+                new RunUpStep(
+                    "air",
+                    "Air",
+                    StepRole.EDITOR,
+                    1,
+                    1,
+                    List.of("print"),
+                    0,
+                    false,
+                    Completion.HAND)));
     BackPlan plan = BackPlan.of(BackPlan.Request.of(offset, day(24), TODAY, WEEK, Map.of()));
     assertThat(latestEnds(plan)).containsExactly(day(17), day(24));
   }
@@ -373,10 +383,20 @@ class BackPlanTest {
       Integer offset = random.nextInt(6) == 0 ? -random.nextInt(6) : null;
       steps.add(
           new RunUpStep(
-              "s" + i, "S" + i, StepRole.WRITER, 1, random.nextInt(5), after, offset, false));
+              "s" + i,
+              "S" + i,
+              StepRole.WRITER,
+              1,
+              random.nextInt(5),
+              after,
+              offset,
+              false,
+              Completion.HAND));
     }
     steps.add(RunUpStep.followUp("after", "After", StepRole.EDITOR, 1, 1 + random.nextInt(10)));
-    steps.add(new RunUpStep("last", "Last", StepRole.EDITOR, 1, 2, List.of("after"), null, true));
+    steps.add(
+        new RunUpStep(
+            "last", "Last", StepRole.EDITOR, 1, 2, List.of("after"), null, true, Completion.HAND));
     return new RunUp("Random", random.nextInt(4), steps);
   }
 

@@ -44,7 +44,10 @@ class RunUpTest {
 
   @Test
   void offsetsLieOnTheirSideOfThePublishDay() {
-    assertThatThrownBy(() -> new RunUpStep("a", "A", StepRole.WRITER, 1, 1, List.of(), 2, false))
+    assertThatThrownBy(
+            () ->
+                new RunUpStep(
+                    "a", "A", StepRole.WRITER, 1, 1, List.of(), 2, false, Completion.HAND))
         .hasMessageContaining("wrong side");
     assertThatThrownBy(() -> RunUpStep.followUp("a", "A", StepRole.WRITER, 1, 0))
         .hasMessageContaining("wrong side");

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.runup.Completion;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepProgress;
 import osmerin.core.runup.StepRole;
@@ -133,7 +134,8 @@ record FileStep(int place, RunUpStep step, @Nullable String person, StepProgress
     }
     boolean followUp = afterFollowUp || offset != null && offset > 0;
     String id = part.text("id");
-    RunUpStep step = new RunUpStep(id, id, StepRole.WRITER, 0, days, after, offset, followUp);
+    RunUpStep step =
+        new RunUpStep(id, id, StepRole.WRITER, 0, days, after, offset, followUp, Completion.HAND);
     LocalDate pinned = part.dateOrNull("pinned");
     return new FileStep(
         place,
