@@ -6,7 +6,6 @@ import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +29,7 @@ import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StepGuides;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -44,11 +44,13 @@ import osmerin.core.runup.StepRole;
 @Controller
 @RequestMapping("/{site}/articles")
 class ArticleController {
+  private static final String RUN_UP_AS_TABLE = "run-up as a table";
   private static final String LAST_LEDGER = "articles ledger";
   private static final int HISTORY_SHOWN = 12;
 
   private final ArticleService articles;
   private final ArticleTypeService types;
+  private final StepGuides guides;
   private final ArticleEdits edits;
   private final StageMoves stageMoves;
   private final PublishDates publishDates;
@@ -59,12 +61,14 @@ class ArticleController {
   ArticleController(
       ArticleService articles,
       ArticleTypeService types,
+      StepGuides guides,
       ArticleEdits edits,
       StageMoves stageMoves,
       PublishDates publishDates,
       BulkEdits bulk,
       TeamService team,
       History history) {
+    this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
     this.publishDates = publishDates;
@@ -120,17 +124,25 @@ class ArticleController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @Nullable Integer round,
+      @RequestParam(required = false) @Nullable String as,
+      HttpSession session,
       Model model) {
+    if (as != null) {
+      session.setAttribute(RUN_UP_AS_TABLE, as.equals("table"));
+    }
+    model.addAttribute("drawn", !Boolean.TRUE.equals(session.getAttribute(RUN_UP_AS_TABLE)));
     return page(site, articles.page(site, number.number(), round), model);
   }
 
   private String page(SiteContext site, ArticlePage page, Model model) {
     model.addAttribute("page", page);
+    model.addAttribute("guides", guides.of(page.round().typeId()));
+    model.asMap().putIfAbsent("drawn", true);
     List<Person> people = team.people(site.siteId());
     model.addAttribute("people", people);
     model.addAttribute("present", people.stream().map(Person::id).collect(Collectors.toSet()));
     model.addAttribute("names", team.names(site.siteId()));
-    model.addAttribute("roles", StepRole.values());
+    model.addAttribute("roles", page.roles());
     model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
     model.addAttribute("types", types.list(site.siteId(), page.round().kind()));
     model.addAttribute("inWork", Stage.IN_WORK);
@@ -171,7 +183,7 @@ class ArticleController {
       @RequestParam(required = false) @Nullable Long person,
       RedirectAttributes to) {
     edits.setPerson(site, number.number(), role, seen, person);
-    Foot.say(to, "The " + role.name().toLowerCase(Locale.ROOT) + " of " + number + " was set.");
+    Foot.say(to, "The " + role + " of " + number + " was set.");
     return back(site, number);
   }
 

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,12 +19,16 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRow;
+import osmerin.app.runups.StepState;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
+import osmerin.core.runup.Completion;
 import osmerin.core.runup.PlannedStep;
+import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
 
 /**
@@ -34,9 +40,11 @@ public class ArticleEdits {
   static final String TITLE = "Title";
   static final String ARCHIVED = "Archived";
   static final String STEP = "Step: ";
+  static final String ROLE = "Role: ";
 
   private final ArticleMapper articles;
   private final Steps steps;
+  private final ArticleTypeService types;
   private final ArticleService looking;
   private final TeamService team;
   private final History history;
@@ -45,12 +53,14 @@ public class ArticleEdits {
   ArticleEdits(
       ArticleMapper articles,
       Steps steps,
+      ArticleTypeService types,
       ArticleService looking,
       TeamService team,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
     this.steps = steps;
+    this.types = types;
     this.looking = looking;
     this.team = team;
     this.history = history;
@@ -100,10 +110,10 @@ public class ArticleEdits {
     if (!Objects.equals(round.person(role), seen)) {
       throw new ConflictException(
           round.reference(),
-          label(role),
+          role.label(),
           name(names, round.person(role)),
           name(names, personId),
-          who(context, number, label(role)),
+          who(context, number, field(role)),
           Map.of("seen", round.person(role) == null ? "" : round.person(role).toString()));
     }
     List<Change> changes = person(context, round, role, personId, names);
@@ -111,7 +121,7 @@ public class ArticleEdits {
     history.note(
         context,
         Right.EDIT,
-        "%s of %s is %s.".formatted(label(role), round.reference(), who),
+        "%s of %s is %s.".formatted(role.label(), round.reference(), who),
         changes);
   }
 
@@ -141,7 +151,7 @@ public class ArticleEdits {
         Change.of(
             Thing.ARTICLE,
             round.article().number(),
-            label(role),
+            field(role),
             before == null ? null : name(names, before),
             personId == null ? null : name(names, personId),
             before,
@@ -152,8 +162,9 @@ public class ArticleEdits {
     return person == null ? "nobody yet" : names.getOrDefault(person, "somebody who left");
   }
 
-  static String label(StepRole role) {
-    return role.name().charAt(0) + role.name().substring(1).toLowerCase(Locale.ROOT);
+  /** The field of the history that says who does a role's steps. */
+  static String field(StepRole role) {
+    return StepRole.SHIPPED.contains(role) ? role.label() : ROLE + role.name();
   }
 
   /**
@@ -179,10 +190,10 @@ public class ArticleEdits {
   }
 
   /** Ticks a step off that something else completes; without an entry, none when it is not open. */
-  public List<Change> complete(SiteContext context, Round round, String key) {
-    PlannedRound planned = looking.page(context, round.article().number(), null).planned();
+  public List<Change> complete(SiteContext context, Round round, Completion by) {
+    PlannedRound planned = looking.planned(context, List.of(round)).get(0);
     return planned.steps().stream()
-        .filter(s -> s.key().equals(key) && s.doneOn() == null)
+        .filter(s -> s.completedBy() == by && s.doneOn() == null)
         .map(row -> done(context, planned, row))
         .toList();
   }
@@ -211,7 +222,7 @@ public class ArticleEdits {
   }
 
   private static void requireStep(SiteContext context, Round round, StepRow step) {
-    boolean theirs = Objects.equals(round.person(step.role()), context.personId());
+    boolean theirs = Objects.equals(round.holder(step), context.personId());
     if (!theirs) {
       context.require(Right.EDIT);
     }
@@ -251,9 +262,10 @@ public class ArticleEdits {
     if (round.isLive()) {
       throw new RefusedException(round.reference() + " is live; its type stays.");
     }
-    List<StepTick> done = StepTick.done(steps.of(List.of(round.id())));
+    List<StepState> before = steps.states(round.id());
+    List<StepState> after = retyped(before, types.steps(type.id()));
     articles.setType(round.id(), type.id());
-    steps.retype(round.id(), type.id());
+    steps.put(round.id(), after);
     return List.of(
         Change.of(
             Thing.ARTICLE,
@@ -261,8 +273,17 @@ public class ArticleEdits {
             "Type",
             round.typeName(),
             type.name(),
-            new KeptType(round.typeId(), done),
-            new KeptType(type.id(), List.of())));
+            new KeptType(round.typeId(), List.of(), before),
+            new KeptType(type.id(), List.of(), after)));
+  }
+
+  /** The steps of the new type; what both have keeps its tick, its person and its pin. */
+  private static List<StepState> retyped(List<StepState> before, List<RunUpStep> steps) {
+    Map<String, StepState> byKey =
+        before.stream().collect(Collectors.toMap(s -> s.step().key(), Function.identity()));
+    return steps.stream()
+        .map(step -> byKey.getOrDefault(step.key(), StepState.open(step)).with(step))
+        .toList();
   }
 
   /** Puts an article out of sight, or brings it back. */

@@ -74,6 +74,8 @@ interface ArticleMapper {
 
   List<Round> open(@Param("siteId") long siteId);
 
+  List<Round> withFollowUps(@Param("siteId") long siteId);
+
   List<Round> inDays(
       @Param("siteId") long siteId, @Param("from") LocalDate from, @Param("to") LocalDate to);
 

@@ -3,7 +3,6 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.notices.NoticeKind;
@@ -23,21 +22,12 @@ class ArticleNotices {
   }
 
   void named(SiteContext context, Round round, StepRole role, long person) {
-    String text =
-        "You are the %s of %s “%s”."
-            .formatted(
-                ArticleEdits.label(role).toLowerCase(Locale.ROOT),
-                round.reference(),
-                round.title());
+    String text = "You are the %s of %s “%s”.".formatted(role, round.reference(), round.title());
     notices.tell(context, List.of(person), NoticeKind.NAMED, text, path(context, round));
   }
 
   void commissioned(SiteContext context, Round round) {
-    for (StepRole role : StepRole.values()) {
-      if (round.person(role) != null) {
-        named(context, round, role, round.person(role));
-      }
-    }
+    round.article().people().forEach((role, person) -> named(context, round, role, person));
   }
 
   void dateMoved(SiteContext context, Round round, @Nullable LocalDate to) {

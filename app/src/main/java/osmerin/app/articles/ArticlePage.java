@@ -1,10 +1,16 @@
 package osmerin.app.articles;
 
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
+import osmerin.app.platform.web.In;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.RunUpDrawing;
 import osmerin.app.runups.StepRow;
+import osmerin.core.runup.PlannedStep;
+import osmerin.core.runup.StepRole;
 
 /**
  * An article as its page shows it.
@@ -12,8 +18,14 @@ import osmerin.app.runups.StepRow;
  * @param planned the round that is shown
  * @param rounds all rounds, the first first
  * @param moves of all rounds, the latest first
+ * @param differences of its steps from those of its type, in words; empty for none
  */
-public record ArticlePage(PlannedRound planned, List<Round> rounds, List<StageMove> moves) {
+public record ArticlePage(
+    PlannedRound planned,
+    List<Round> rounds,
+    List<StageMove> moves,
+    List<String> differences,
+    RunUpDrawing drawing) {
   public Round round() {
     return planned.round();
   }
@@ -24,5 +36,31 @@ public record ArticlePage(PlannedRound planned, List<Round> rounds, List<StageMo
         .filter(other -> step.after().contains(other.key()))
         .map(StepRow::name)
         .collect(Collectors.joining(", "));
+  }
+
+  /** The roles that somebody can be named for: the shipped ones and those of its steps. */
+  public Set<StepRole> roles() {
+    Set<StepRole> roles = new LinkedHashSet<>(StepRole.SHIPPED);
+    planned.steps().forEach(step -> roles.add(step.role()));
+    roles.addAll(round().article().people().keySet());
+    return roles;
+  }
+
+  /** A step's row of the drawing, in words. */
+  public String words(int index) {
+    PlannedStep step = planned.plan().steps().get(index);
+    if (step.done()) {
+      return step.step().name() + ": done";
+    }
+    String work = "%s to %s".formatted(In.day(step.earliestStart()), In.day(step.earliestEnd()));
+    String due = step.due() == null ? "no due date" : "due " + In.day(step.due());
+    String last = step.latestEnd() == null ? "" : ", last possible day " + In.day(step.latestEnd());
+    return "%s: %s at the earliest, %s%s%s"
+        .formatted(
+            step.step().name(),
+            work,
+            due,
+            last,
+            step.pinConflict() ? ", which clashes with the plan" : "");
   }
 }

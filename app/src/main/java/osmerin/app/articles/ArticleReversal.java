@@ -2,7 +2,6 @@ package osmerin.app.articles;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -11,6 +10,8 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StepState;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
@@ -21,12 +22,18 @@ import osmerin.core.runup.StepRole;
 class ArticleReversal implements Reversal {
   private final ArticleMapper articles;
   private final Steps steps;
+  private final ArticleTypeService types;
   private final ArticleService looking;
   private final List<RoundReversal> others;
 
   ArticleReversal(
-      ArticleMapper articles, Steps steps, ArticleService looking, List<RoundReversal> others) {
+      ArticleMapper articles,
+      Steps steps,
+      ArticleTypeService types,
+      ArticleService looking,
+      List<RoundReversal> others) {
     this.steps = steps;
+    this.types = types;
     this.articles = articles;
     this.looking = looking;
     this.others = others;
@@ -56,6 +63,9 @@ class ArticleReversal implements Reversal {
     String field = change.field();
     if (field.startsWith(ArticleEdits.STEP)) {
       return putTick(round, change);
+    }
+    if (field.startsWith(ArticleEdits.ROLE)) {
+      return putPerson(context, round, change);
     }
     return switch (field) {
       case ArticleEdits.TITLE ->
@@ -89,7 +99,7 @@ class ArticleReversal implements Reversal {
   }
 
   private boolean putPerson(SiteContext context, Round round, Change change) {
-    StepRole role = StepRole.valueOf(change.field().toUpperCase(Locale.ROOT));
+    StepRole role = StepRole.valueOf(change.field().replaceFirst("^" + ArticleEdits.ROLE, ""));
     String now = round.person(role) == null ? null : round.person(role).toString();
     if (!Objects.equals(now, change.to())) {
       return false;
@@ -116,7 +126,12 @@ class ArticleReversal implements Reversal {
     }
     KeptType back = change.from(KeptType.class);
     articles.setType(round.id(), back.typeId());
-    steps.retype(round.id(), back.typeId());
+    if (back.steps() != null) {
+      steps.put(round.id(), back.steps());
+      return true;
+    }
+    List<StepState> plain = types.steps(back.typeId()).stream().map(StepState::open).toList();
+    steps.put(round.id(), plain);
     back.done().forEach(t -> steps.tick(round.id(), t.key(), t.doneOn(), t.doneBy(), t.due()));
     return true;
   }

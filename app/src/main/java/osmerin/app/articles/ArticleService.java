@@ -21,6 +21,7 @@ import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.RoundPlanner;
+import osmerin.app.rounds.RunUpDrawing;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRow;
@@ -29,10 +30,13 @@ import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
+import osmerin.app.workdays.SiteCalendars;
+import osmerin.app.workdays.WorkdayService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;
+import osmerin.core.runup.StepDifference;
 
 /** Articles, their rounds, steps, stages and dates. */
 @Service
@@ -41,6 +45,7 @@ public class ArticleService {
   private final Steps steps;
   private final ArticleTypeService types;
   private final SiteService sites;
+  private final WorkdayService workdays;
   private final History history;
   private final ArticleNotices notices;
 
@@ -49,12 +54,14 @@ public class ArticleService {
       Steps steps,
       ArticleTypeService types,
       SiteService sites,
+      WorkdayService workdays,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
     this.steps = steps;
     this.types = types;
     this.sites = sites;
+    this.workdays = workdays;
     this.history = history;
     this.notices = notices;
   }
@@ -182,15 +189,25 @@ public class ArticleService {
 
   public ArticlePage page(SiteContext context, int number, @Nullable Integer ordinal) {
     Round round = get(context, number, ordinal);
+    SiteCalendars calendars = workdays.calendars(context.site());
+    List<StepRow> rows = steps.of(List.of(round.id()));
+    PlannedRound planned = new RoundPlanner(calendars, context.today()).plan(round, rows);
     return new ArticlePage(
-        planned(context, round),
+        planned,
         articles.roundsOf(round.article().id()),
-        articles.moves(round.article().id()));
+        articles.moves(round.article().id()),
+        StepDifference.of(types.steps(round.typeId()), rows.stream().map(StepRow::step).toList()),
+        RunUpDrawing.of(planned, calendars));
   }
 
   /** All rounds in work, by publish date, those without one last. */
   public List<PlannedRound> open(SiteContext context) {
     return plan(context.site(), articles.open(context.siteId()));
+  }
+
+  /** Live rounds whose follow-ups are not all done, the one that went live first, first. */
+  public List<PlannedRound> withFollowUps(SiteContext context) {
+    return plan(context.site(), articles.withFollowUps(context.siteId()));
   }
 
   /** What went live or is to be published on these days, by day. */
@@ -261,8 +278,9 @@ public class ArticleService {
     return planner(site).plan(rounds, rows);
   }
 
-  private RoundPlanner planner(Site site) {
-    return new RoundPlanner(sites.calendar(site), sites.today(site));
+  /** Plans rounds of a site as of today. */
+  public RoundPlanner planner(Site site) {
+    return new RoundPlanner(workdays.calendars(site), sites.today(site));
   }
 
   /** The plan that a round would have with another publish date. */

@@ -1,7 +1,7 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -44,7 +44,7 @@ public record Commission(
   /** People of the three roles that are named, for a form. */
   public static Map<StepRole, Long> people(
       @Nullable Long strategist, @Nullable Long editor, @Nullable Long writer) {
-    Map<StepRole, Long> people = new EnumMap<>(StepRole.class);
+    Map<StepRole, Long> people = new HashMap<>();
     putIfNamed(people, StepRole.STRATEGIST, strategist);
     putIfNamed(people, StepRole.EDITOR, editor);
     putIfNamed(people, StepRole.WRITER, writer);

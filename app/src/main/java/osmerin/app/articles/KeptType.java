@@ -1,11 +1,15 @@
 package osmerin.app.articles;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import osmerin.app.history.Kept;
+import osmerin.app.runups.StepState;
 
 /**
  * The article type of a round, as history keeps it.
  *
- * @param done the steps that were done when the round had it
+ * @param done the steps that were done when the round had it; empty once {@code steps} are kept
+ * @param steps all it had; null in what was kept before steps could be changed
  */
-record KeptType(long typeId, List<StepTick> done) implements Kept {}
+record KeptType(long typeId, List<StepTick> done, @Nullable List<StepState> steps)
+    implements Kept {}

@@ -1,5 +1,6 @@
 package osmerin.app.articles;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -16,6 +17,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
+import osmerin.core.runup.Completion;
 import osmerin.core.text.Counted;
 
 /** The stages an article goes through by hand. */
@@ -25,11 +27,17 @@ public class StageMoves {
 
   private final ArticleMapper articles;
   private final ArticleService looking;
+  private final ArticleEdits edits;
   private final History history;
   private final ArticleNotices notices;
 
   StageMoves(
-      ArticleMapper articles, ArticleService looking, History history, ArticleNotices notices) {
+      ArticleMapper articles,
+      ArticleService looking,
+      ArticleEdits edits,
+      History history,
+      ArticleNotices notices) {
+    this.edits = edits;
     this.articles = articles;
     this.looking = looking;
     this.history = history;
@@ -121,7 +129,8 @@ public class StageMoves {
     }
     articles.insertMove(round.id(), round.stage(), to, context.personId());
     notices.handedOver(context, round, to);
-    return List.of(
+    List<Change> changes = new ArrayList<>();
+    changes.add(
         Change.of(
             Thing.ARTICLE,
             round.article().number(),
@@ -130,12 +139,27 @@ public class StageMoves {
             to.label(),
             round.stage(),
             to));
+    if (isHandedIn(round.stage(), to)) {
+      changes.addAll(edits.complete(context, round, Completion.DRAFT_HANDED_IN));
+    }
+    return changes;
   }
 
-  /** Writes down that a round went live; without an entry of its own. */
-  public Change wentLive(SiteContext context, Round round) {
+  /** Who moves an article on to editing, or past it, hands its draft in. */
+  private static boolean isHandedIn(Stage from, Stage to) {
+    return from.compareTo(Stage.EDITING) < 0 && to.compareTo(Stage.EDITING) >= 0;
+  }
+
+  /** Writes down that a round went live, which nobody takes back; without an entry of its own. */
+  public List<Change> wentLive(SiteContext context, Round round) {
     articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
-    return Change.lasting(
-        Thing.ARTICLE, round.article().number(), STAGE, Stage.READY.label(), Stage.LIVE.label());
+    int number = round.article().number();
+    List<Change> changes = new ArrayList<>();
+    changes.add(
+        Change.lasting(Thing.ARTICLE, number, STAGE, Stage.READY.label(), Stage.LIVE.label()));
+    edits.complete(context, round, Completion.PUBLISHED).stream()
+        .map(c -> Change.lasting(c.thing(), number, c.field(), c.before(), c.after()))
+        .forEach(changes::add);
+    return changes;
   }
 }

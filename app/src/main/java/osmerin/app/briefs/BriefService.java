@@ -26,7 +26,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
-import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.Completion;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Briefs. */
@@ -169,7 +169,7 @@ public class BriefService implements RoundReversal {
             "version " + version,
             before,
             briefs.signedOff(round.id()).orElseThrow()));
-    changes.addAll(edits.complete(context, round, RunUpStep.BRIEF));
+    changes.addAll(edits.complete(context, round, Completion.BRIEF_SIGNED_OFF));
     changes.addAll(stageMoves.reach(context, round, Stage.BRIEFED));
     history.note(
         context,

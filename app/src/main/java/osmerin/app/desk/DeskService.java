@@ -72,7 +72,9 @@ public class DeskService {
   @Transactional(readOnly = true)
   public Desk desk(SiteContext context, Month month) {
     List<PlannedRound> open = articles.open(context);
-    List<DeskStep> steps = steps(context, open);
+    List<PlannedRound> withSteps = new ArrayList<>(open);
+    withSteps.addAll(articles.withFollowUps(context));
+    List<DeskStep> steps = steps(context, withSteps);
     List<DeskStep> today = steps.stream().filter(s -> !s.due().isAfter(context.today())).toList();
     List<DeskStep> next =
         steps.stream().filter(s -> s.due().isAfter(context.today())).limit(NEXT_SHOWN).toList();
@@ -97,8 +99,8 @@ public class DeskService {
       for (int i = 0; i < planned.steps().size(); i++) {
         StepRow row = planned.steps().get(i);
         PlannedStep step = planned.plan().steps().get(i);
-        boolean mine = Objects.equals(planned.round().person(row.role()), context.personId());
-        if (mine && !step.done() && !row.followUp() && step.due() != null) {
+        boolean mine = Objects.equals(planned.round().holder(row), context.personId());
+        if (mine && !step.done() && isInHand(planned, row) && step.due() != null) {
           steps.add(step(planned, row, step.due(), context.today()));
         }
       }
@@ -106,6 +108,11 @@ public class DeskService {
     steps.sort(
         Comparator.comparing(DeskStep::due).thenComparing(s -> s.round().article().number()));
     return steps;
+  }
+
+  /** What comes after publishing is nobody's business before it. */
+  private static boolean isInHand(PlannedRound planned, StepRow row) {
+    return row.followUp() == planned.round().isLive();
   }
 
   private static DeskStep step(PlannedRound planned, StepRow row, LocalDate due, LocalDate today) {

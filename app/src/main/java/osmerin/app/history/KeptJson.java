@@ -1,5 +1,6 @@
 package osmerin.app.history;
 
+import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
@@ -12,7 +13,10 @@ final class KeptJson {
   static final int VERSION = 1;
 
   private static final JsonMapper JSON =
-      JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES).build();
+      JsonMapper.builder()
+          .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          .changeDefaultVisibility(v -> v.withIsGetterVisibility(Visibility.NONE))
+          .build();
 
   private KeptJson() {}
 

@@ -28,6 +28,14 @@ public enum Thing {
   MATCH,
   /** Its id. */
   SITE,
+  /** Id of an article type. */
+  TYPE,
+  /** Id of the site. */
+  STEP_ROLES,
+  /** Id of an article type and key of its step. */
+  STEP_GUIDE,
+  /** Id of a person. */
+  WORKDAYS,
   /** Id of the site. */
   STRENGTH,
   /** Id of a person on the site. */

@@ -207,8 +207,8 @@ public class Publishing {
       String what) {
     if (rounds.wentLive(round.id(), at, day) == 1) {
       rounds.setLiveAddress(round.article().id(), address, simulated);
-      Change moved = stageMoves.wentLive(context, round);
-      history.note(context, Right.EDIT, round.reference() + what, moved);
+      List<Change> changes = stageMoves.wentLive(context, round);
+      history.note(context, Right.EDIT, round.reference() + what, changes);
     }
   }
 

@@ -2,9 +2,10 @@ package osmerin.app.rounds;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Objects;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.runups.StepRow;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
@@ -15,6 +16,7 @@ import osmerin.core.runup.StepRole;
  * @param ordinal from 1 in its article
  * @param latest whether it is the article's current round
  * @param cushion working days of its article type
+ * @param onSteps people who are named for single steps
  */
 public record Round(
     long id,
@@ -28,11 +30,31 @@ public record Round(
     Stage stage,
     @Nullable LocalDate publishDate,
     Publication publication,
-    Instant startedAt) {
+    Instant startedAt,
+    List<Long> onSteps) {
 
   /** A row of which nothing about publishing is known yet brings none. */
   public Round {
     publication = Objects.requireNonNullElse(publication, Publication.NOT_BEGUN);
+    onSteps = List.copyOf(onSteps);
+  }
+
+  /** The same with another cushion. */
+  public Round withCushion(int days) {
+    return new Round(
+        id,
+        article,
+        ordinal,
+        latest,
+        kind,
+        typeId,
+        typeName,
+        days,
+        stage,
+        publishDate,
+        publication,
+        startedAt,
+        onSteps);
   }
 
   /** "MP-0158". */
@@ -52,18 +74,17 @@ public record Round(
 
   /** Who does steps of the role; null when nobody is named yet. */
   public @Nullable Long person(StepRole role) {
-    return switch (role) {
-      case STRATEGIST -> article.strategistId();
-      case EDITOR -> article.editorId();
-      case WRITER -> article.writerId();
-    };
+    return article.people().get(role);
   }
 
-  /** Whether the person does steps of some role. */
+  /** Who does a step: who is named for it, or else for its role; null when nobody is. */
+  public @Nullable Long holder(StepRow step) {
+    return step.personId() != null ? step.personId() : person(step.role());
+  }
+
+  /** Whether the person does steps of some role, or one of the steps. */
   public boolean isOf(long personId) {
-    return Stream.of(StepRole.values())
-        .map(this::person)
-        .anyMatch(person -> person != null && person == personId);
+    return article.people().containsValue(personId) || onSteps.contains(personId);
   }
 
   public boolean isArchived() {

@@ -1,11 +1,14 @@
 package osmerin.app.rounds;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.runups.StepRow;
+import osmerin.app.runups.StepState;
+import osmerin.app.workdays.SiteCalendars;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;
@@ -14,11 +17,11 @@ import osmerin.core.workday.WorkCalendar;
 
 /** Works the plans of rounds out for one site and one day. */
 public final class RoundPlanner {
-  private final WorkCalendar calendar;
+  private final SiteCalendars calendars;
   private final LocalDate today;
 
-  public RoundPlanner(WorkCalendar calendar, LocalDate today) {
-    this.calendar = calendar;
+  public RoundPlanner(SiteCalendars calendars, LocalDate today) {
+    this.calendars = calendars;
     this.today = today;
   }
 
@@ -32,13 +35,19 @@ public final class RoundPlanner {
 
   public PlannedRound plan(Round round, List<StepRow> steps) {
     BackPlan plan = backPlan(round, steps, round.day());
-    Standing standing = Standing.of(round.stage(), round.publishDate(), plan, today, calendar);
+    Standing standing =
+        Standing.of(round.stage(), round.publishDate(), plan, today, calendars.site());
     return new PlannedRound(round, steps, plan, standing, today);
+  }
+
+  /** The round as it would be with these steps. */
+  public PlannedRound planStates(Round round, List<StepState> states) {
+    return plan(round, states.stream().map(state -> StepRow.of(round.id(), state)).toList());
   }
 
   /** The plan of a round that begins today. */
   public BackPlan fresh(RunUp runUp, LocalDate publishDate) {
-    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendar, Map.of()));
+    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendars.site(), Map.of()));
   }
 
   /** The plan that the round would have with another publish date. */
@@ -47,6 +56,15 @@ public final class RoundPlanner {
         new RunUp(round.typeName(), round.cushion(), steps.stream().map(StepRow::step).toList());
     Map<String, StepProgress> progress =
         steps.stream().collect(Collectors.toMap(StepRow::key, StepRow::progress));
-    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendar, progress));
+    Map<String, WorkCalendar> holders = new HashMap<>();
+    steps.forEach(step -> holders.put(step.key(), calendars.of(round.holder(step))));
+    return BackPlan.of(
+        new BackPlan.Request(
+            runUp,
+            publishDate,
+            today,
+            calendars.site(),
+            step -> holders.get(step.key()),
+            progress));
   }
 }

@@ -1,6 +1,7 @@
 package osmerin.app.runups;
 
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import osmerin.core.article.Kind;
@@ -10,15 +11,37 @@ import osmerin.core.runup.RunUpStep;
 interface ArticleTypeMapper {
   List<ArticleType> list(@Param("siteId") long siteId, @Param("kind") Kind kind);
 
+  Optional<ArticleType> find(@Param("siteId") long siteId, @Param("id") long id);
+
   List<RunUpStep> steps(@Param("typeId") long typeId);
 
-  long insert(
+  List<RunUpStep> stepsAt(@Param("typeId") long typeId, @Param("version") int version);
+
+  void keepFormer(@Param("typeId") long typeId, @Param("version") int version);
+
+  /** Empty when the name is taken. */
+  Optional<Long> insert(
       @Param("siteId") long siteId,
       @Param("name") String name,
       @Param("kind") Kind kind,
-      @Param("position") int position,
       @Param("cushion") int cushion);
 
-  void insertStep(
-      @Param("typeId") long typeId, @Param("position") int position, @Param("step") RunUpStep step);
+  void removeSteps(@Param("typeId") long typeId);
+
+  void insertSteps(@Param("typeId") long typeId, @Param("steps") List<RunUpStep> steps);
+
+  int change(
+      @Param("siteId") long siteId,
+      @Param("id") long id,
+      @Param("name") String name,
+      @Param("cushion") int cushion,
+      @Param("seen") int seen);
+
+  boolean isNameTaken(
+      @Param("siteId") long siteId,
+      @Param("kind") Kind kind,
+      @Param("name") String name,
+      @Param("but") long but);
+
+  int retire(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
 }

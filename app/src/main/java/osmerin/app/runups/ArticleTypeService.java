@@ -1,34 +1,56 @@
 package osmerin.app.runups;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUp;
+import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.ShippedRunUps;
 
-/** Article types and refresh depths with their run-ups. */
+/** Article types and refresh depths with their run-ups. Who may change one is asked elsewhere. */
 @Service
 public class ArticleTypeService {
   private final ArticleTypeMapper types;
+  private final StepRoles roles;
 
-  ArticleTypeService(ArticleTypeMapper types) {
+  ArticleTypeService(ArticleTypeMapper types, StepRoles roles) {
     this.types = types;
+    this.roles = roles;
   }
 
-  /** The types, or for refreshes the depths, in their order. */
+  /** The types that articles can be given, or for refreshes the depths, in their order. */
   public List<ArticleType> list(long siteId, Kind kind) {
     return types.list(siteId, kind);
   }
 
-  /** The run-up of a type. */
-  public RunUp runUp(ArticleType type) {
-    return new RunUp(type.name(), type.cushion(), types.steps(type.id()));
+  /** A type of the site, retired or not. */
+  public Optional<ArticleType> find(long siteId, long id) {
+    return types.find(siteId, id);
   }
 
-  /** Gives a new site the types and depths that Osmerin ships. */
+  /** The run-up of a type. */
+  public RunUp runUp(ArticleType type) {
+    return new RunUp(type.name(), type.cushion(), steps(type.id()));
+  }
+
+  /** The steps of a type, in their order. */
+  public List<RunUpStep> steps(long typeId) {
+    return types.steps(typeId);
+  }
+
+  /** The steps that a type had at a version. */
+  public List<RunUpStep> stepsAt(ArticleType type, int version) {
+    List<RunUpStep> former =
+        version >= type.version() ? List.of() : types.stepsAt(type.id(), version);
+    return former.isEmpty() ? steps(type.id()) : former;
+  }
+
+  /** Gives a new site the types, depths and roles that Osmerin ships. */
   @Transactional
   public void shipTo(long siteId) {
+    roles.shipTo(siteId);
     ship(siteId, Kind.NEW, List.of(ShippedRunUps.POST, ShippedRunUps.GUIDE, ShippedRunUps.REVIEW));
     ship(
         siteId,
@@ -37,12 +59,48 @@ public class ArticleTypeService {
   }
 
   private void ship(long siteId, Kind kind, List<RunUp> runUps) {
-    for (int i = 0; i < runUps.size(); i++) {
-      RunUp runUp = runUps.get(i);
-      long type = types.insert(siteId, runUp.name(), kind, i, runUp.cushion());
-      for (int s = 0; s < runUp.steps().size(); s++) {
-        types.insertStep(type, s, runUp.steps().get(s));
-      }
+    runUps.forEach(runUp -> add(siteId, kind, runUp).orElseThrow());
+  }
+
+  /** Adds a type below the others; empty when its name is taken. */
+  @Transactional
+  public Optional<Long> add(long siteId, Kind kind, RunUp runUp) {
+    Optional<Long> added = types.insert(siteId, runUp.name(), kind, runUp.cushion());
+    added.ifPresent(id -> insert(id, runUp.steps()));
+    return added;
+  }
+
+  private void insert(long typeId, List<RunUpStep> steps) {
+    if (!steps.isEmpty()) {
+      types.insertSteps(typeId, steps);
     }
+  }
+
+  /** Whether another type of the kind has this name, in whatever case. */
+  public boolean isNameTaken(long siteId, ArticleType type, String name) {
+    return types.isNameTaken(siteId, type.kind(), name, type.id());
+  }
+
+  /**
+   * Gives a type another recipe.
+   *
+   * @param seen its version as it was seen
+   * @return false when somebody was faster
+   */
+  @Transactional
+  public boolean change(long siteId, long id, RunUp runUp, int seen) {
+    if (types.change(siteId, id, runUp.name(), runUp.cushion(), seen) == 0) {
+      return false;
+    }
+    types.keepFormer(id, seen);
+    types.removeSteps(id);
+    insert(id, runUp.steps());
+    return true;
+  }
+
+  /** Retires a type, or brings it back; false when it was so already. */
+  @Transactional
+  public boolean retire(long siteId, long id, boolean away) {
+    return types.retire(siteId, id, away) == 1;
   }
 }

@@ -21,7 +21,18 @@ interface StepMapper {
 
   int untick(@Param("roundId") long roundId, @Param("key") String key);
 
-  void retype(@Param("roundId") long roundId, @Param("typeId") long typeId);
+  void removeBut(@Param("roundId") long roundId, @Param("keys") List<String> keys);
+
+  void put(@Param("roundId") long roundId, @Param("steps") List<StepState> steps);
+
+  RoundRecipe recipe(@Param("roundId") long roundId);
+
+  List<RoundRecipe> recipes(@Param("roundIds") List<Long> roundIds);
+
+  void setRecipe(RoundRecipe recipe);
+
+  int claim(
+      @Param("roundId") long roundId, @Param("key") String key, @Param("personId") long personId);
 
   void remove(@Param("roundId") long roundId);
 }

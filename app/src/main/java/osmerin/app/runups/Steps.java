@@ -45,8 +45,36 @@ public class Steps {
     steps.remove(roundId);
   }
 
-  /** Gives a round the steps of another type; what both have keeps its tick. */
-  public void retype(long roundId, long typeId) {
-    steps.retype(roundId, typeId);
+  /** Gives a round other steps, or the same ones planned otherwise; all that is kept of them. */
+  public void put(long roundId, List<StepState> states) {
+    steps.removeBut(roundId, states.stream().map(state -> state.step().key()).toList());
+    if (!states.isEmpty()) {
+      steps.put(roundId, states);
+    }
+  }
+
+  /** The recipe that a round has its steps from. */
+  public RoundRecipe recipe(long roundId) {
+    return steps.recipe(roundId);
+  }
+
+  /** The same for several rounds. */
+  public List<RoundRecipe> recipes(List<Long> roundIds) {
+    return roundIds.isEmpty() ? List.of() : steps.recipes(roundIds);
+  }
+
+  /** Sets the recipe that a round has its steps from; the steps are put apart. */
+  public void setRecipe(RoundRecipe recipe) {
+    steps.setRecipe(recipe);
+  }
+
+  /** All that is kept of the steps of a round, in their order. */
+  public List<StepState> states(long roundId) {
+    return of(List.of(roundId)).stream().map(StepRow::state).toList();
+  }
+
+  /** Gives an open step that nobody is named for to a person; whether it was so. */
+  public boolean claim(long roundId, String key, long personId) {
+    return steps.claim(roundId, key, personId) == 1;
   }
 }

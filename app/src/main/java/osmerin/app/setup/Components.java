@@ -60,7 +60,7 @@ final class Components {
     String title = "An article that is " + state.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     return new Round(
         number,
-        new Article(number, "EX", number, title, 1, null, null, false, null, null, null, null),
+        new Article(number, "EX", number, title, 1, null, null, false, null, Map.of()),
         1,
         true,
         kind,
@@ -70,7 +70,8 @@ final class Components {
         live ? Stage.LIVE : Stage.DRAFTING,
         today.plusDays(4),
         new Publication(null, live ? moment : null, live ? today : null, null, null, null),
-        moment);
+        moment,
+        List.of());
   }
 
   private static List<Entry> entries() {

@@ -1,0 +1,118 @@
+package osmerin.app.absences;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.Person;
+import osmerin.app.team.TeamService;
+import osmerin.app.workdays.Absence;
+import osmerin.app.workdays.WorkdayService;
+
+/** Who works when: the weeks of the site's people, and when they are away. */
+@Controller
+@RequestMapping("/{site}/absences")
+class AbsenceController {
+  private final AbsenceEdits edits;
+  private final WorkdayService workdays;
+  private final TeamService team;
+
+  AbsenceController(AbsenceEdits edits, WorkdayService workdays, TeamService team) {
+    this.edits = edits;
+    this.workdays = workdays;
+    this.team = team;
+  }
+
+  @GetMapping
+  @Needs(Right.READ)
+  String absences(SiteContext site, Model model) {
+    List<Person> people = team.people(site.siteId());
+    model.addAttribute("people", people);
+    model.addAttribute("absences", edits.absences(site));
+    model.addAttribute("ownDays", workdays.ownDays(site.site()));
+    model.addAttribute("siteDays", site.site().workingWeek());
+    model.addAttribute("days", DayOfWeek.values());
+    model.addAttribute(
+        "weeks", WeeksDrawing.of(people, workdays.calendars(site.site()), site.today()));
+    model.addAttribute(
+        "mine", people.stream().filter(p -> AbsenceEdits.may(site, p.id())).toList());
+    return "absences/absences";
+  }
+
+  @PostMapping
+  @Needs(Right.READ)
+  String add(
+      SiteContext site,
+      @RequestParam long person,
+      @RequestParam(required = false) @Nullable LocalDate first,
+      @RequestParam(required = false) @Nullable LocalDate last,
+      @RequestParam(defaultValue = "") String note,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      if (first == null) {
+        throw new RefusedException("Say from which day on.");
+      }
+      Absence absence = new Absence(0, person, first, last == null ? first : last, note);
+      edits.add(site, person, absence, anyway);
+      Foot.say(to, "The absence is added. Due dates follow at once.");
+      return back(site);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typedPerson", person);
+      model.addAttribute("typedFirst", first);
+      model.addAttribute("typedLast", last);
+      model.addAttribute("typedNote", note);
+      return absences(site, model);
+    }
+  }
+
+  @PostMapping("/{id}/remove")
+  @Needs(Right.READ)
+  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    edits.remove(site, id);
+    Foot.say(to, "The absence is taken away.");
+    return back(site);
+  }
+
+  /** The days of a person's week; none marked means those of the site. */
+  @PostMapping("/week")
+  @Needs(Right.READ)
+  String week(
+      SiteContext site,
+      @RequestParam long person,
+      @RequestParam(required = false) @Nullable List<Integer> week,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      RedirectAttributes to) {
+    List<Integer> days =
+        week == null
+            ? List.of()
+            : week.stream().filter(d -> d != null && d >= 1 && d <= 7).distinct().sorted().toList();
+    boolean asTheSite = days.isEmpty() || days.equals(site.site().workingWeek());
+    edits.setDays(site, person, asTheSite ? null : days, anyway);
+    Foot.say(to, "The working days are set. Due dates follow at once.");
+    return back(site);
+  }
+
+  private static String back(SiteContext site) {
+    return "redirect:" + site.base() + "/absences";
+  }
+}

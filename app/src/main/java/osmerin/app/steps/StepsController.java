@@ -1,0 +1,113 @@
+package osmerin.app.steps;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticlePage;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.runups.StepRoles;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamService;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.runup.Recipe;
+import osmerin.core.runup.StepRole;
+
+/** The steps of one article, edited; and the drawing of a recipe while somebody types it. */
+@Controller
+@RequestMapping("/{site}")
+class StepsController {
+  private final ArticleService articles;
+  private final StepEdits edits;
+  private final StepRoles roles;
+  private final TeamService team;
+
+  StepsController(ArticleService articles, StepEdits edits, StepRoles roles, TeamService team) {
+    this.articles = articles;
+    this.edits = edits;
+    this.roles = roles;
+    this.team = team;
+  }
+
+  @GetMapping("/articles/{number}/recipe")
+  @Needs(Right.EDIT)
+  String steps(SiteContext site, @PathVariable ReferenceNumber number, Model model) {
+    ArticlePage page = articles.page(site, number.number(), null);
+    RecipeForm form = RecipeForm.ofArticle(page.planned().steps());
+    model.addAttribute("seen", edits.seen(page.round()));
+    return page(site, page, form, Map.of(), model);
+  }
+
+  private String page(
+      SiteContext site,
+      ArticlePage page,
+      RecipeForm form,
+      Map<Integer, String> faults,
+      Model model) {
+    Set<StepRole> known = new LinkedHashSet<>(roles.list(site.siteId()));
+    known.addAll(page.roles());
+    RecipePage.show(model, form, faults, known);
+    model.addAttribute("page", page);
+    model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("names", team.names(site.siteId()));
+    return "steps/article";
+  }
+
+  @PostMapping("/articles/{number}/recipe")
+  @Needs(Right.EDIT)
+  String change(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam MultiValueMap<String, String> fields,
+      @RequestParam String seen,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    RecipeForm form = RecipeForm.sent(fields);
+    Map<Integer, String> faults = edits.change(site, number.number(), form, seen);
+    if (!faults.isEmpty()) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("seen", seen);
+      return page(site, articles.page(site, number.number(), null), form, faults, model);
+    }
+    Foot.say(to, "The steps of " + number + " are saved. Due dates follow at once.");
+    return back(site, number);
+  }
+
+  @PostMapping("/articles/{number}/steps/{key}/claim")
+  @Needs(Right.WORK)
+  String claim(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable String key,
+      RedirectAttributes to) {
+    edits.claim(site, number.number(), key);
+    Foot.say(to, "It is yours.");
+    return back(site, number);
+  }
+
+  /** The drawing alone, while somebody types. */
+  @PostMapping("/recipe/drawn")
+  @Needs(Right.EDIT)
+  String drawn(SiteContext site, @RequestParam MultiValueMap<String, String> fields, Model model) {
+    RecipePage.draw(model, Recipe.read(RecipeForm.sent(fields).recipe(), Set.of()));
+    return "steps/recipe :: drawn";
+  }
+
+  private static String back(SiteContext site, ReferenceNumber number) {
+    return "redirect:" + site.base() + "/articles/" + number;
+  }
+}

@@ -1,0 +1,218 @@
+package osmerin.app.types;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.util.MultiValueMap;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StepGuides;
+import osmerin.app.runups.StepRoles;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.steps.RecipeForm;
+import osmerin.app.steps.RecipePage;
+import osmerin.core.article.Kind;
+import osmerin.core.runup.Recipe;
+import osmerin.core.runup.RecipeText;
+import osmerin.core.runup.RunUp;
+import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.StepRole;
+import osmerin.core.text.Counted;
+
+/** Setup → Types: the types of the site, and the recipe of one. */
+@Controller
+@RequestMapping("/{site}/setup/types")
+class TypeController {
+  private final ArticleTypeService types;
+  private final StepRoles roles;
+  private final StepGuides guides;
+  private final TypeEdits edits;
+
+  TypeController(ArticleTypeService types, StepRoles roles, StepGuides guides, TypeEdits edits) {
+    this.guides = guides;
+    this.types = types;
+    this.roles = roles;
+    this.edits = edits;
+  }
+
+  @GetMapping
+  @Needs(Right.MANAGE)
+  String types(SiteContext site, Model model) {
+    model.addAttribute("newTypes", types.list(site.siteId(), Kind.NEW));
+    model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
+    model.addAttribute("stepRoles", roles.list(site.siteId()));
+    model.addAttribute("shipped", StepRole.SHIPPED);
+    return "types/types";
+  }
+
+  /** Adds a type that was typed, a step a line. */
+  @PostMapping
+  @Needs(Right.MANAGE)
+  String add(
+      SiteContext site,
+      @RequestParam String name,
+      @RequestParam Kind kind,
+      @RequestParam(defaultValue = "") String recipe,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Set<StepRole> known = roles.set(site.siteId());
+    Recipe read = Recipe.read(RecipeText.rows(recipe, known, List.of()), known);
+    try {
+      if (!read.isSound()) {
+        throw new RefusedException(firstFault(read));
+      }
+      long id = edits.add(site, kind, name, read.steps());
+      Foot.say(to, "“" + name.strip() + "” is added.");
+      return "redirect:" + site.base() + "/setup/types/" + id;
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typedName", name);
+      model.addAttribute("typedKind", kind);
+      model.addAttribute("typedRecipe", recipe);
+      return types(site, model);
+    }
+  }
+
+  private static String firstFault(Recipe recipe) {
+    Map.Entry<Integer, String> first = recipe.faults().entrySet().iterator().next();
+    return "Step %s: %s".formatted(first.getKey() + 1, first.getValue());
+  }
+
+  @GetMapping("/{id}")
+  @Needs(Right.MANAGE)
+  String type(SiteContext site, @PathVariable long id, Model model) {
+    ArticleType type = edits.get(site, id);
+    TypeForm form =
+        new TypeForm(
+            type.name(),
+            String.valueOf(type.cushion()),
+            RecipeForm.of(types.steps(id)),
+            type.version(),
+            null);
+    return page(site, type, form, Map.of(), model);
+  }
+
+  private String page(
+      SiteContext site, ArticleType type, TypeForm form, Map<Integer, String> faults, Model model) {
+    Set<StepRole> known = new LinkedHashSet<>(roles.list(site.siteId()));
+    types.steps(type.id()).forEach(step -> known.add(step.role()));
+    RecipePage.show(model, form.recipe(), faults, known);
+    Recipe read = Recipe.read(form.recipe().recipe(), Set.of());
+    model.addAttribute("type", type);
+    model.addAttribute("guides", guides.of(type.id()));
+    model.addAttribute("form", form);
+    model.addAttribute(
+        "text", RecipeText.of(read.isSound() ? read.steps() : types.steps(type.id())));
+    return "types/type";
+  }
+
+  /** Saves a type; where open articles have it, asks first whether they follow. */
+  @PostMapping("/{id}")
+  @Needs(Right.MANAGE)
+  String change(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam MultiValueMap<String, String> fields,
+      @RequestParam String title,
+      @RequestParam String cushion,
+      @RequestParam int seen,
+      @RequestParam(required = false) @Nullable Boolean follow,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    ArticleType type = edits.get(site, id);
+    TypeForm form = new TypeForm(title, cushion, RecipeForm.sent(fields), seen, follow);
+    Recipe read = read(site, type, form);
+    try {
+      if (!read.isSound()) {
+        throw new RefusedException("The recipe is not saved yet: " + firstFault(read));
+      }
+      RunUp wanted = new RunUp(TypeForm.name(title), form.cushionDays(), read.steps());
+      if (follow == null && isAsked(site, type, wanted, model)) {
+        return page(site, type, form, Map.of(), model);
+      }
+      int following = edits.change(site, id, wanted, Boolean.TRUE.equals(follow), seen);
+      Foot.say(to, said(following));
+      return "redirect:" + site.base() + "/setup/types/" + id;
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return page(site, type, form, read.faults(), model);
+    }
+  }
+
+  private Recipe read(SiteContext site, ArticleType type, TypeForm form) {
+    Set<StepRole> known = roles.set(site.siteId());
+    types.steps(type.id()).forEach(step -> known.add(step.role()));
+    return Recipe.read(form.recipe().recipe(), known);
+  }
+
+  /** Shows what would follow; false when nothing would. */
+  private boolean isAsked(SiteContext site, ArticleType type, RunUp wanted, Model model) {
+    List<Follower> followers = edits.preview(site, type, wanted.cushion(), wanted.steps());
+    if (followers.stream().allMatch(f -> f.after() != null && f.changes().isEmpty())) {
+      return false;
+    }
+    model.addAttribute("followers", followers);
+    model.addAttribute("following", followers.stream().filter(Follower::isChanged).count());
+    return true;
+  }
+
+  private static String said(int following) {
+    return following == 0
+        ? "The type is saved. New articles have its recipe."
+        : "The type is saved; " + Counted.of(following, "open article") + " followed.";
+  }
+
+  /** Puts typed lines into the rows; nothing is saved yet. */
+  @PostMapping("/{id}/typed")
+  @Needs(Right.MANAGE)
+  String typed(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam String text,
+      @RequestParam String title,
+      @RequestParam String cushion,
+      @RequestParam int seen,
+      Model model) {
+    ArticleType type = edits.get(site, id);
+    List<RunUpStep> before = types.steps(id);
+    RecipeForm rows = RecipeForm.ofRows(RecipeText.rows(text, roles.set(site.siteId()), before));
+    model.addAttribute("unsaved", true);
+    return page(site, type, new TypeForm(title, cushion, rows, seen, null), Map.of(), model);
+  }
+
+  @PostMapping("/{id}/copy")
+  @Needs(Right.MANAGE)
+  String copy(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    long copy = edits.copy(site, id);
+    Foot.say(to, "This is the copy. Give it a name of its own.");
+    return "redirect:" + site.base() + "/setup/types/" + copy;
+  }
+
+  @PostMapping("/{id}/retire")
+  @Needs(Right.MANAGE)
+  String retire(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    edits.retire(site, id);
+    Foot.say(to, "The type is retired. Articles that have it keep it.");
+    return "redirect:" + site.base() + "/setup/types";
+  }
+}

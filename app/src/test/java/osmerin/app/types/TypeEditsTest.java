@@ -1,0 +1,221 @@
+package osmerin.app.types;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
+import osmerin.app.history.UndoService;
+import osmerin.app.platform.web.ConflictException;
+import osmerin.app.platform.web.ForbiddenException;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.StepRow;
+import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.app.support.ApplicationTest;
+import osmerin.core.article.Kind;
+import osmerin.core.runup.Recipe;
+import osmerin.core.runup.RecipeText;
+import osmerin.core.runup.RunUp;
+import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.StepRole;
+
+/** The types of a site: typed, changed, followed by open articles, retired, undone. */
+class TypeEditsTest extends ApplicationTest {
+  private static final Set<StepRole> ROLES = Set.copyOf(StepRole.SHIPPED);
+
+  @Autowired private TypeEdits edits;
+  @Autowired private RoleEdits roles;
+  @Autowired private ArticleService articles;
+  @Autowired private UndoService undo;
+  private SiteContext site;
+
+  @BeforeEach
+  void aSite() {
+    site = emptySite();
+  }
+
+  private static List<RunUpStep> recipe(String text) {
+    Recipe recipe = Recipe.read(RecipeText.rows(text, ROLES, List.of()), ROLES);
+    assertThat(recipe.faults()).isEmpty();
+    return recipe.steps();
+  }
+
+  private ArticleType type(long id) {
+    return edits.get(site, id);
+  }
+
+  private Round commission(long type, LocalDate date) {
+    return articles.commission(site, new Commission("Eels", type, null, Map.of(), date));
+  }
+
+  private List<String> stepsOf(Round round) {
+    return articles.page(site, round.article().number(), null).planned().steps().stream()
+        .map(StepRow::name)
+        .toList();
+  }
+
+  @Test
+  void a_typed_type_gives_its_steps_to_new_articles() {
+    long id = edits.add(site, Kind.NEW, " Field   note ", recipe("Brief\nDraft, 3 h, 2 days"));
+
+    assertThat(type(id).name()).isEqualTo("Field note");
+    assertThat(stepsOf(commission(id, null))).containsExactly("Brief", "Draft");
+    assertThatThrownBy(() -> edits.add(site, Kind.NEW, "FIELD NOTE", recipe("Draft")))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("FIELD NOTE");
+    assertThatThrownBy(() -> edits.add(site, Kind.NEW, " ", recipe("Draft")))
+        .isInstanceOf(RefusedException.class);
+    SiteContext editor = join(site.site(), "Ed Falk", Role.EDITOR);
+    assertThatThrownBy(() -> edits.add(editor, Kind.NEW, "Other", recipe("Draft")))
+        .isInstanceOf(ForbiddenException.class);
+  }
+
+  @Test
+  void open_articles_follow_or_not_and_done_steps_stay() {
+    long id = edits.add(site, Kind.NEW, "Note", recipe("Brief\nDraft, 3 h, 2 days\nEdit, editor"));
+    Round follows = commission(id, null);
+    this.edits(follows, "brief");
+    RunUp wanted = new RunUp("Note", 3, recipe("Draft, 3 h, 4 days\nFacts, editor\nEdit, editor"));
+
+    edits.change(site, id, wanted, false, type(id).version());
+    assertThat(stepsOf(follows)).containsExactly("Brief", "Draft", "Edit");
+    assertThat(stepsOf(commission(id, null))).containsExactly("Draft", "Facts", "Edit");
+
+    RunUp longer = new RunUp("Note", 3, recipe("Draft, 9 h, 5 days\nFacts, editor\nEdit, editor"));
+    int count = edits.change(site, id, longer, true, type(id).version());
+    assertThat(count).isEqualTo(2);
+    assertThat(stepsOf(follows)).containsExactly("Brief", "Draft", "Facts", "Edit");
+    assertThat(articles.get(site, follows.article().number()).cushion()).isEqualTo(3);
+    assertThat(doneKeys(follows)).containsExactly("brief");
+
+    undo.undoLatest(site);
+    assertThat(stepsOf(follows)).containsExactly("Brief", "Draft", "Edit");
+    assertThat(articles.get(site, follows.article().number()).cushion()).isEqualTo(2);
+    assertThat(types.steps(id)).isEqualTo(wanted.steps());
+    undo.redoLatest(site);
+    assertThat(types.steps(id)).isEqualTo(longer.steps());
+    assertThat(doneKeys(follows)).containsExactly("brief");
+  }
+
+  private void edits(Round round, String key) {
+    super.edits.tick(site, round.article().number(), key, true);
+  }
+
+  private List<String> doneKeys(Round round) {
+    return articles.page(site, round.article().number(), null).planned().steps().stream()
+        .filter(step -> step.doneOn() != null)
+        .map(StepRow::key)
+        .toList();
+  }
+
+  @Test
+  void a_preview_says_what_then_happens() {
+    long id = edits.add(site, Kind.NEW, "Note", recipe("Brief\nDraft, 3 h, 2 days\nEdit, editor"));
+    LocalDate day = site.today().plusWeeks(2).with(TemporalAdjusters.next(DayOfWeek.FRIDAY));
+    List<Round> rounds =
+        List.of(commission(id, null), commission(id, day), commission(id, day.plusWeeks(3)));
+    RunUp wanted = new RunUp("Note", 1, recipe("Brief\nDraft, 3 h, 14 days\nEdit, editor"));
+
+    List<Follower> followers = edits.preview(site, type(id), 1, wanted.steps());
+    edits.change(site, id, wanted, true, type(id).version());
+
+    assertThat(followers).hasSize(3);
+    List<PlannedRound> after = new ArrayList<>();
+    rounds.forEach(r -> after.add(articles.page(site, r.article().number(), null).planned()));
+    for (Follower follower : followers) {
+      PlannedRound now =
+          after.stream()
+              .filter(p -> p.round().id() == follower.before().round().id())
+              .findFirst()
+              .orElseThrow();
+      assertThat(now.plan()).isEqualTo(follower.after().plan());
+      assertThat(now.standing()).isEqualTo(follower.after().standing());
+    }
+  }
+
+  @Test
+  void nobody_overwrites_what_somebody_else_changed() {
+    ArticleType post = types.list(site.siteId(), Kind.NEW).get(0);
+    RunUp wanted = new RunUp("Post", 2, recipe("Draft"));
+    edits.change(site, post.id(), wanted, false, post.version());
+
+    assertThatThrownBy(() -> edits.change(site, post.id(), wanted, false, post.version()))
+        .isInstanceOf(ConflictException.class);
+  }
+
+  @Test
+  void a_retired_type_stays_with_its_articles_and_one_is_left() {
+    List<ArticleType> all = types.list(site.siteId(), Kind.NEW);
+    Round round = commission(all.get(0).id(), null);
+
+    edits.retire(site, all.get(0).id());
+    assertThat(types.list(site.siteId(), Kind.NEW)).hasSize(2);
+    assertThat(articles.get(site, round.article().number()).typeName()).isEqualTo("Post");
+    assertThatThrownBy(() -> commission(all.get(0).id(), null))
+        .isInstanceOf(NotFoundException.class);
+    undo.undoLatest(site);
+    assertThat(types.list(site.siteId(), Kind.NEW)).hasSize(3);
+    edits.retire(site, all.get(0).id());
+    edits.retire(site, all.get(1).id());
+    assertThatThrownBy(() -> edits.retire(site, all.get(2).id()))
+        .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
+  void a_copy_has_the_recipe_and_a_name_of_its_own() {
+    ArticleType post = types.list(site.siteId(), Kind.NEW).get(0);
+
+    long copy = edits.copy(site, post.id());
+    long second = edits.copy(site, post.id());
+
+    assertThat(type(copy).name()).isEqualTo("Copy of Post");
+    assertThat(type(second).name()).isEqualTo("Copy 2 of Post");
+    assertThat(types.steps(copy)).isEqualTo(types.steps(post.id()));
+    undo.undoLatest(site);
+    assertThat(types.list(site.siteId(), Kind.NEW)).hasSize(4);
+  }
+
+  @Test
+  void a_role_is_added_renamed_everywhere_and_removed_once_nobody_needs_it() {
+    StepRole reader = roles.add(site, "Second  reader");
+    Set<StepRole> known = Set.of(reader, StepRole.WRITER);
+    List<RunUpStep> recipe =
+        Recipe.read(RecipeText.rows("Draft\nRead it, second reader", known, List.of()), known)
+            .steps();
+    long id = edits.add(site, Kind.NEW, "Read twice", recipe);
+    Round round = commission(id, null);
+    super.edits.setPerson(site, round.article().number(), reader, null, site.personId());
+
+    roles.rename(site, "second reader", "Proof reader");
+    StepRole proof = new StepRole("proof reader");
+    assertThat(types.steps(id).get(1).role()).isEqualTo(proof);
+    assertThat(articles.get(site, round.article().number()).person(proof))
+        .isEqualTo(site.personId());
+    assertThatThrownBy(() -> roles.remove(site, "proof reader"))
+        .isInstanceOf(RefusedException.class);
+    assertThatThrownBy(() -> roles.rename(site, "writer", "author"))
+        .isInstanceOf(RefusedException.class);
+    assertThatThrownBy(() -> roles.add(site, "EDITOR")).isInstanceOf(RefusedException.class);
+    undo.undoLatest(site);
+    assertThat(types.steps(id).get(1).role()).isEqualTo(reader);
+    roles.add(site, "illustrator");
+    roles.remove(site, "illustrator");
+    undo.undoLatest(site);
+    assertThatThrownBy(() -> roles.add(site, "illustrator")).isInstanceOf(RefusedException.class);
+  }
+}
