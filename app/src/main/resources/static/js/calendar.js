@@ -17,6 +17,13 @@ function dayAfter(day, days) {
   return date.toISOString().slice(0, 10);
 }
 
+/** Marks the days on which a slip can't be published, which its page says. */
+function hatch(earliest) {
+  document.querySelectorAll("[data-calendar] .slips[data-day]").forEach((list) => {
+    list.closest(".day")?.classList.toggle("day-impossible", Boolean(earliest) && list.dataset.day < earliest);
+  });
+}
+
 function prepare(root) {
   const calendar = document.querySelector("[data-calendar]");
   if (!calendar || !(root === document || root.contains(calendar))) return;
@@ -26,7 +33,9 @@ function prepare(root) {
       draggable: ".slip[data-movable='true']",
       sort: false,
       animation: 0,
+      onStart: ({ item }) => hatch(item.dataset.earliest),
       onEnd: ({ item, from, to }) => {
+        hatch(null);
         if (from !== to) move(item, to.dataset.day);
       },
     });

@@ -80,6 +80,7 @@ function choose(field, day) {
   input.value = day;
   input.focus();
   read(field);
+  input.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
 /** Has the server say which day it is, in words. */

@@ -3,8 +3,17 @@ function changed(form) {
   form.dispatchEvent(new CustomEvent("recipe-changed"));
 }
 
+/** Numbers the rows; a number typed under After stays with the step it means. */
 function renumber(list) {
-  [...list.children].forEach((row, i) => (row.querySelector(".recipe-number").textContent = i + 1));
+  const rows = [...list.children];
+  const now = new Map(rows.map((row, i) => [row.querySelector(".recipe-number").textContent.trim(), String(i + 1)]));
+  for (const row of rows) {
+    const when = row.querySelector("[name=when]");
+    if (row.querySelector(".recipe-number").textContent.trim()) {
+      when.value = when.value.replace(/(^|[,;]\s*)(\d+)(?=\s*(?:[,;]|$))/g, (all, gap, number) => gap + (now.get(number) ?? number));
+    }
+  }
+  rows.forEach((row, i) => (row.querySelector(".recipe-number").textContent = i + 1));
 }
 
 function settle(list) {

@@ -139,6 +139,7 @@ class PlanController {
     model.addAttribute("calendar", CalendarMonth.of(month, rounds, site.today(), calendar));
     addUndated(site, model);
     addInitials(site, model);
+    model.addAttribute("names", team.names(site.siteId()));
     return "plan/calendar";
   }
 

@@ -2,6 +2,10 @@ package osmerin.app.rounds;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.runups.StepRow;
 import osmerin.core.article.Standing;
@@ -39,6 +43,35 @@ public record PlannedRound(
         && (!round.isLive() || step.step().followUp())
         && step.due() != null
         && step.due().isBefore(today);
+  }
+
+  /** The first step that can start now: whose turn it is; null when nothing can. */
+  public @Nullable StepRow turn() {
+    Set<String> open =
+        steps.stream()
+            .filter(step -> step.doneOn() == null)
+            .map(StepRow::key)
+            .collect(Collectors.toSet());
+    return steps.stream()
+        .filter(step -> step.doneOn() == null && step.followUp() == round.isLive())
+        .filter(step -> step.after().stream().noneMatch(open::contains))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** Who does it; null when nobody is named. */
+  public @Nullable Long turnHolder() {
+    return turn() == null ? null : round.holder(turn());
+  }
+
+  /** ", next: write the draft, Jory Pell", or nothing. */
+  public String turnWords(Map<Long, String> names) {
+    StepRow turn = turn();
+    if (turn == null || round.isLive()) {
+      return "";
+    }
+    String who = turnHolder() == null ? turn.role() + ", unassigned" : names.get(turnHolder());
+    return ", next: " + turn.name().toLowerCase(Locale.ROOT) + ", " + who;
   }
 
   /** The names of the steps before publishing that are to be done yet. */

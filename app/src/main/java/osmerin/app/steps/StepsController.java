@@ -17,14 +17,17 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.ReferenceNumber;
+import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.StepRole;
+import osmerin.core.workday.DayText;
 
 /** The steps of one article, edited; and the drawing of a recipe while somebody types it. */
 @Controller
@@ -85,6 +88,26 @@ class StepsController {
     }
     Foot.say(to, "The steps of " + number + " are saved. Due dates follow at once.");
     return back(site, number);
+  }
+
+  /** What another publish date would change, while it is typed; nothing is changed. */
+  @GetMapping("/articles/{number}/if")
+  @Needs(Right.READ)
+  String move(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "") String date,
+      Model model) {
+    PlannedRound now = articles.page(site, number.number(), null).planned();
+    DayText.read(date, site.today())
+        .filter(day -> !now.round().isLive() && !day.equals(now.round().publishDate()))
+        .ifPresent(
+            day -> {
+              BackPlan then = articles.planner(site.site()).backPlan(now.round(), now.steps(), day);
+              model.addAttribute("move", MovePreview.of(now, then, day));
+              model.addAttribute("names", team.names(site.siteId()));
+            });
+    return "steps/move :: move";
   }
 
   @PostMapping("/articles/{number}/steps/{key}/claim")
