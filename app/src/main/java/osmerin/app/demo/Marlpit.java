@@ -43,6 +43,7 @@ class Marlpit {
   private final MarlpitResearch research;
   private final MarlpitLive live;
   private final MarlpitWork work;
+  private final DemoRecipes recipes;
   private final PitchService pitches;
   private final MonthService months;
   private final KeptMonths kept;
@@ -54,6 +55,7 @@ class Marlpit {
       MarlpitResearch research,
       MarlpitLive live,
       MarlpitWork work,
+      DemoRecipes recipes,
       PitchService pitches,
       MonthService months,
       KeptMonths kept,
@@ -63,6 +65,7 @@ class Marlpit {
     this.research = research;
     this.live = live;
     this.work = work;
+    this.recipes = recipes;
     this.pitches = pitches;
     this.months = months;
     this.kept = kept;
@@ -81,7 +84,15 @@ class Marlpit {
     addPitches(site);
     addTargets(site);
     research.chooseLeadTopics(site);
+    addRecipes(site);
     return site;
+  }
+
+  private void addRecipes(DemoSite in) {
+    recipes.addType(in, "Kiln visit", "kiln-visit.txt", "illustrator", "second reader");
+    recipes.writeHowWeEdit(in);
+    recipes.addOwnSteps(in, "A firing schedule you can repeat");
+    recipes.addAbsences(in);
   }
 
   static String writer(DemoSite in) {

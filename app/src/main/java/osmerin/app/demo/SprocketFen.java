@@ -34,6 +34,7 @@ class SprocketFen {
   private final ImportService imports;
   private final PitchService pitches;
   private final MonthService months;
+  private final DemoRecipes recipes;
   private final DemoMapper ageing;
 
   SprocketFen(
@@ -42,7 +43,9 @@ class SprocketFen {
       ImportService imports,
       PitchService pitches,
       MonthService months,
+      DemoRecipes recipes,
       DemoMapper ageing) {
+    this.recipes = recipes;
     this.people = people;
     this.acts = acts;
     this.imports = imports;
@@ -59,6 +62,7 @@ class SprocketFen {
         DemoResearch.cyclingCsv().getBytes(StandardCharsets.UTF_8));
     ageing.ageImports(loadedSince, loadedSince.minus(Duration.ofDays(740)));
     addArticles(site);
+    recipes.addType(site, "Route", "route.txt", "rider");
     months.setTargets(
         site.as(DemoArticles.STRATEGIST), site.month().month(), null, new Targets(2, 1));
   }

@@ -72,7 +72,7 @@ public record RecipeForm(List<Row> rows) {
   }
 
   /** The form of an article's steps. */
-  static RecipeForm ofArticle(List<StepRow> steps) {
+  public static RecipeForm ofArticle(List<StepRow> steps) {
     List<RecipeRow> recipe = RecipeRow.of(steps.stream().map(StepRow::step).toList());
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {

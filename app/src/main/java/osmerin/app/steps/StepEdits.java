@@ -66,7 +66,7 @@ public class StepEdits implements RoundReversal {
   }
 
   /** A sign by which it is known whether the steps of a round are still the same. */
-  String seen(Round round) {
+  public String seen(Round round) {
     return Integer.toHexString(
         steps.states(round.id()).stream()
             .map(s -> List.of(s.step(), text(s.personId()), text(s.pinned())))

@@ -1,0 +1,124 @@
+package osmerin.app.demo;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+import osmerin.app.absences.AbsenceEdits;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.runups.StepRoles;
+import osmerin.app.site.SiteContext;
+import osmerin.app.steps.RecipeForm;
+import osmerin.app.steps.StepEdits;
+import osmerin.app.types.GuideEdits;
+import osmerin.app.types.RoleEdits;
+import osmerin.app.types.TypeEdits;
+import osmerin.app.workdays.Absence;
+import osmerin.core.article.Kind;
+import osmerin.core.runup.Completion;
+import osmerin.core.runup.Recipe;
+import osmerin.core.runup.RecipeRow;
+import osmerin.core.runup.RecipeText;
+import osmerin.core.runup.StepRole;
+
+/** The sites' own types and roles, an article with a step of its own, and who is away. */
+@Component
+@ConditionalOnProperty(name = "osmerin.demo", havingValue = "true")
+class DemoRecipes {
+  static final String OWNER = "Anselm Mura";
+  private static final String DRAWS = "Mirela Voss";
+  private static final String PART_TIME = "Ravi Lindqvist";
+
+  private final TypeEdits types;
+  private final RoleEdits roleEdits;
+  private final GuideEdits guides;
+  private final StepRoles roles;
+  private final StepEdits steps;
+  private final AbsenceEdits absences;
+  private final ArticleService articles;
+
+  DemoRecipes(
+      TypeEdits types,
+      RoleEdits roleEdits,
+      GuideEdits guides,
+      StepRoles roles,
+      StepEdits steps,
+      AbsenceEdits absences,
+      ArticleService articles) {
+    this.types = types;
+    this.roleEdits = roleEdits;
+    this.guides = guides;
+    this.roles = roles;
+    this.steps = steps;
+    this.absences = absences;
+    this.articles = articles;
+  }
+
+  /** A type that was typed, with the roles it needs. */
+  void addType(DemoSite in, String name, String file, String... own) {
+    SiteContext owner = in.as(OWNER);
+    for (String role : own) {
+      roleEdits.add(owner, role);
+    }
+    Set<StepRole> known = roles.set(owner.siteId());
+    Recipe recipe = Recipe.read(RecipeText.rows(DemoText.whole(file), known, List.of()), known);
+    types.add(owner, Kind.NEW, name, recipe.steps());
+  }
+
+  void writeHowWeEdit(DemoSite in) {
+    for (String type : List.of("post", "guide")) {
+      guides.write(
+          in.as(Marlpit.EDITOR),
+          in.typeIds().get(type),
+          "edit",
+          DemoText.whole("how-we-edit.md"),
+          0);
+    }
+  }
+
+  /** A drawing that only this article needs, and an edit that was promised for too early a day. */
+  void addOwnSteps(DemoSite in, String title) {
+    SiteContext editor = in.as(Marlpit.EDITOR);
+    PlannedRound planned =
+        articles.open(editor).stream()
+            .filter(p -> p.round().title().equals(title))
+            .findFirst()
+            .orElseThrow();
+    List<RecipeForm.Row> rows = new ArrayList<>();
+    for (RecipeForm.Row row : RecipeForm.ofArticle(planned.steps()).rows()) {
+      boolean edit = row.recipe().key().equals("edit");
+      rows.add(edit ? new RecipeForm.Row(row.recipe(), "", tooEarly(planned)) : row);
+    }
+    RecipeRow drawing =
+        new RecipeRow(
+            "",
+            "Draw the kiln loading",
+            "illustrator",
+            "3",
+            "2 days",
+            "gather sources",
+            Completion.HAND);
+    rows.add(4, new RecipeForm.Row(drawing, in.people().get(DRAWS).toString(), ""));
+    int number = planned.round().article().number();
+    steps.change(editor, number, new RecipeForm(rows), steps.seen(planned.round()));
+  }
+
+  private static String tooEarly(PlannedRound planned) {
+    return planned.plan().steps().stream()
+        .filter(step -> step.step().key().equals("edit"))
+        .map(step -> step.earliestEnd().minusDays(1).toString())
+        .findFirst()
+        .orElseThrow();
+  }
+
+  void addAbsences(DemoSite in) {
+    LocalDate away = in.month().in(13);
+    long draws = in.people().get(DRAWS);
+    Absence week = new Absence(0, draws, away, away.plusDays(8), "walking in the hills");
+    absences.add(in.as(OWNER), draws, week, true);
+    absences.setDays(in.as(OWNER), in.people().get(PART_TIME), List.of(1, 2, 3, 4), true);
+  }
+}
