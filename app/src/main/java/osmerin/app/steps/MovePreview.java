@@ -38,7 +38,8 @@ public record MovePreview(
       boolean impossible,
       boolean clash) {}
 
-  static MovePreview of(PlannedRound now, BackPlan then, LocalDate date) {
+  /** Compares the plan as it is with that for another date. */
+  public static MovePreview of(PlannedRound now, BackPlan then, LocalDate date) {
     List<Line> lines = new ArrayList<>();
     for (int i = 0; i < now.steps().size(); i++) {
       Line line = line(now, now.steps().get(i), now.plan().steps().get(i), then.steps().get(i));

@@ -123,8 +123,15 @@ class AccessibilityTest extends DemoApplicationTest {
             "notices",
             "archive",
             "team",
+            "absences",
             "account",
             "setup",
+            "setup/types",
+            "setup/types/2",
+            "types/2/how/edit",
+            "articles/MP-0065/recipe",
+            "articles/MP-0065?as=table",
+            "articles/MP-0064?as=drawn",
             "setup/components")) {
       pages.add(new Page(path, null));
     }
