@@ -82,3 +82,6 @@ create table absence (
   constraint absence_days check (first_day <= last_day)
 );
 create index absence_by_person on absence (person_id, last_day);
+
+-- What steps really took.
+alter table step add column real_hours double precision;

@@ -221,7 +221,12 @@ public class ArticleEdits {
         tick);
   }
 
-  private static void requireStep(SiteContext context, Round round, StepRow step) {
+  /**
+   * A step is ticked by whoever does it, and by editors.
+   *
+   * @throws ForbiddenException when the person is neither
+   */
+  public static void requireStep(SiteContext context, Round round, StepRow step) {
     boolean theirs = Objects.equals(round.holder(step), context.personId());
     if (!theirs) {
       context.require(Right.EDIT);

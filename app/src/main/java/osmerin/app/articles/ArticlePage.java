@@ -63,4 +63,22 @@ public record ArticlePage(
             last,
             step.pinConflict() ? ", which clashes with the plan" : "");
   }
+
+  /** Pinned days that clash with the plan, a sentence for each. */
+  public List<String> clashes() {
+    return planned.plan().steps().stream()
+        .filter(PlannedStep::pinConflict)
+        .map(ArticlePage::clash)
+        .toList();
+  }
+
+  private static String clash(PlannedStep step) {
+    boolean early = step.due().isBefore(step.earliestEnd());
+    return "“%s” is to be done by %s, but %s %s."
+        .formatted(
+            step.step().name(),
+            In.day(step.due()),
+            early ? "can't be before" : "must be by",
+            In.day(early ? step.earliestEnd() : step.latestEnd()));
+  }
 }

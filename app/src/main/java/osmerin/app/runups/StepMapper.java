@@ -31,6 +31,14 @@ interface StepMapper {
 
   void setRecipe(RoundRecipe recipe);
 
+  int setHours(
+      @Param("roundId") long roundId,
+      @Param("key") String key,
+      @Param("from") @Nullable Double from,
+      @Param("to") @Nullable Double to);
+
+  List<MeasuredStep> measured(@Param("siteId") long siteId, @Param("since") LocalDate since);
+
   int claim(
       @Param("roundId") long roundId, @Param("key") String key, @Param("personId") long personId);
 

@@ -13,6 +13,7 @@ import osmerin.core.runup.StepRole;
  * A step of a round as it is stored.
  *
  * @param personId who does this very step, null for whoever has its role
+ * @param realHours that it took, null while nobody said
  */
 public record StepRow(
     long id,
@@ -32,7 +33,8 @@ public record StepRow(
     @Nullable Instant doneAt,
     @Nullable Long doneById,
     @Nullable String doneBy,
-    @Nullable LocalDate doneDue) {
+    @Nullable LocalDate doneDue,
+    @Nullable Double realHours) {
 
   /** As the run-up has it. */
   public RunUpStep step() {
@@ -66,11 +68,12 @@ public record StepRow(
         state.doneAt(),
         state.doneBy(),
         null,
-        state.doneDue());
+        state.doneDue(),
+        state.realHours());
   }
 
   /** All that is kept of it. */
   public StepState state() {
-    return new StepState(step(), personId, pinned, doneOn, doneAt, doneById, doneDue);
+    return new StepState(step(), personId, pinned, doneOn, doneAt, doneById, doneDue, realHours);
   }
 }

@@ -12,6 +12,7 @@ import osmerin.core.runup.RunUpStep;
  * @param personId who does this very step, null for whoever has its role
  * @param pinned a due date set by a person
  * @param doneOn null while it is not done; the others then too
+ * @param realHours that it took, null while nobody said
  */
 public record StepState(
     RunUpStep step,
@@ -20,21 +21,22 @@ public record StepState(
     @Nullable LocalDate doneOn,
     @Nullable Instant doneAt,
     @Nullable Long doneBy,
-    @Nullable LocalDate doneDue) {
+    @Nullable LocalDate doneDue,
+    @Nullable Double realHours) {
 
   /** One that is to be done, by whoever has its role, when the plan says. */
   public static StepState open(RunUpStep step) {
-    return new StepState(step, null, null, null, null, null, null);
+    return new StepState(step, null, null, null, null, null, null, null);
   }
 
   /** The same progress of a step that was changed. */
   public StepState with(RunUpStep changed) {
-    return new StepState(changed, personId, pinned, doneOn, doneAt, doneBy, doneDue);
+    return new StepState(changed, personId, pinned, doneOn, doneAt, doneBy, doneDue, realHours);
   }
 
   /** The step, open, for another person or pinned elsewhere. */
   public StepState with(@Nullable Long person, @Nullable LocalDate pin) {
-    return new StepState(step, person, pin, doneOn, doneAt, doneBy, doneDue);
+    return new StepState(step, person, pin, doneOn, doneAt, doneBy, doneDue, realHours);
   }
 
   public boolean isDone() {

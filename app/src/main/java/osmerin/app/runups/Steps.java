@@ -73,6 +73,16 @@ public class Steps {
     return of(List.of(roundId)).stream().map(StepRow::state).toList();
   }
 
+  /** Says what a done step took; whether it was done and stood at {@code from}. */
+  public boolean setHours(long roundId, String key, @Nullable Double from, @Nullable Double to) {
+    return steps.setHours(roundId, key, from, to) == 1;
+  }
+
+  /** Steps of which somebody said what they took, done on a day or later, by type and order. */
+  public List<MeasuredStep> measured(long siteId, LocalDate since) {
+    return steps.measured(siteId, since);
+  }
+
   /** Gives an open step that nobody is named for to a person; whether it was so. */
   public boolean claim(long roundId, String key, long personId) {
     return steps.claim(roundId, key, personId) == 1;

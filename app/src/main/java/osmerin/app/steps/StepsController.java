@@ -35,10 +35,17 @@ import osmerin.core.workday.DayText;
 class StepsController {
   private final ArticleService articles;
   private final StepEdits edits;
+  private final RealHours realHours;
   private final StepRoles roles;
   private final TeamService team;
 
-  StepsController(ArticleService articles, StepEdits edits, StepRoles roles, TeamService team) {
+  StepsController(
+      ArticleService articles,
+      StepEdits edits,
+      RealHours realHours,
+      StepRoles roles,
+      TeamService team) {
+    this.realHours = realHours;
     this.articles = articles;
     this.edits = edits;
     this.roles = roles;
@@ -108,6 +115,19 @@ class StepsController {
               model.addAttribute("names", team.names(site.siteId()));
             });
     return "steps/move :: move";
+  }
+
+  @PostMapping("/articles/{number}/steps/{key}/hours")
+  @Needs(Right.WORK)
+  String hours(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable String key,
+      @RequestParam(defaultValue = "") String hours,
+      RedirectAttributes to) {
+    realHours.set(site, number.number(), key, hours);
+    Foot.say(to, "Noted.");
+    return back(site, number);
   }
 
   @PostMapping("/articles/{number}/steps/{key}/claim")

@@ -120,6 +120,7 @@ class AccessibilityTest extends DemoApplicationTest {
             "research/excluded",
             "research/imports",
             "history",
+            "hours",
             "notices",
             "archive",
             "team",
