@@ -85,3 +85,16 @@ create index absence_by_person on absence (person_id, last_day);
 
 -- What steps really took.
 alter table step add column real_hours double precision;
+
+-- Tasks that belong to no article.
+create table task (
+  id        bigint generated always as identity primary key,
+  site_id   bigint not null references site,
+  name      text not null,
+  person_id bigint not null references person,
+  hours     double precision not null,
+  day       date not null,
+  done_on   date,
+  removed   boolean not null default false
+);
+create index task_open on task (site_id, person_id, day) where done_on is null and not removed;

@@ -13,6 +13,7 @@ import osmerin.core.pace.Pace;
  *
  * @param today steps due today or late, the earliest due first
  * @param next the first steps due after today
+ * @param nobodys steps that can start and nobody is named for, the earliest due first
  * @param waiting what others wait for
  * @param leftOff articles the person worked on last, the latest first
  * @param daysLeft working days of the month from today on
@@ -21,6 +22,7 @@ import osmerin.core.pace.Pace;
 public record Desk(
     List<DeskStep> today,
     List<DeskStep> next,
+    List<DeskStep> nobodys,
     List<Waiting> waiting,
     List<Round> leftOff,
     Month month,

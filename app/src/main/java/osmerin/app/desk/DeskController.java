@@ -8,6 +8,8 @@ import osmerin.app.plan.MonthService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.tasks.Tasks;
+import osmerin.app.team.TeamService;
 import osmerin.app.topics.TopicService;
 
 /** A person's own page. */
@@ -17,9 +19,18 @@ class DeskController {
   private final GettingStarted gettingStarted;
   private final MonthService months;
   private final TopicService topics;
+  private final Tasks tasks;
+  private final TeamService team;
 
   DeskController(
-      DeskService desks, GettingStarted gettingStarted, MonthService months, TopicService topics) {
+      DeskService desks,
+      GettingStarted gettingStarted,
+      MonthService months,
+      TopicService topics,
+      Tasks tasks,
+      TeamService team) {
+    this.tasks = tasks;
+    this.team = team;
     this.desks = desks;
     this.gettingStarted = gettingStarted;
     this.months = months;
@@ -33,6 +44,8 @@ class DeskController {
     model.addAttribute("desk", desks.desk(site, months.month(site, now)));
     model.addAttribute("first", gettingStarted.steps(site));
     model.addAttribute("leadTopics", topics.leadTopics(site));
+    model.addAttribute("tasks", tasks.open(site));
+    model.addAttribute("people", team.people(site.siteId()));
     return "desk/desk";
   }
 }

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -74,13 +75,19 @@ public class DeskService {
     List<PlannedRound> open = articles.open(context);
     List<PlannedRound> withSteps = new ArrayList<>(open);
     withSteps.addAll(articles.withFollowUps(context));
-    List<DeskStep> steps = steps(context, withSteps);
+    List<DeskStep> steps = steps(withSteps, context.today(), isOf(context.personId()));
+    List<DeskStep> nobodys =
+        steps(withSteps, context.today(), Objects::isNull).stream()
+            .filter(DeskStep::canStart)
+            .limit(NEXT_SHOWN)
+            .toList();
     List<DeskStep> today = steps.stream().filter(s -> !s.due().isAfter(context.today())).toList();
     List<DeskStep> next =
         steps.stream().filter(s -> s.due().isAfter(context.today())).limit(NEXT_SHOWN).toList();
     return new Desk(
         today,
         next,
+        nobodys,
         waiting(context, open),
         leftOff(context, open),
         month,
@@ -93,15 +100,21 @@ public class DeskService {
     return calendar.in(month) - calendar.inBefore(month, context.today());
   }
 
-  private static List<DeskStep> steps(SiteContext context, List<PlannedRound> open) {
+  private static Predicate<@Nullable Long> isOf(long personId) {
+    return holder -> Objects.equals(holder, personId);
+  }
+
+  /** Dated steps in hand of whoever is meant, the earliest due first. */
+  private static List<DeskStep> steps(
+      List<PlannedRound> open, LocalDate today, Predicate<@Nullable Long> whose) {
     List<DeskStep> steps = new ArrayList<>();
     for (PlannedRound planned : open) {
       for (int i = 0; i < planned.steps().size(); i++) {
         StepRow row = planned.steps().get(i);
         PlannedStep step = planned.plan().steps().get(i);
-        boolean mine = Objects.equals(planned.round().holder(row), context.personId());
-        if (mine && !step.done() && isInHand(planned, row) && step.due() != null) {
-          steps.add(step(planned, row, step.due(), context.today()));
+        boolean meant = whose.test(planned.round().holder(row));
+        if (meant && !step.done() && isInHand(planned, row) && step.due() != null) {
+          steps.add(step(planned, row, step.due(), today));
         }
       }
     }
