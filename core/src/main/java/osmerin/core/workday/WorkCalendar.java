@@ -3,6 +3,8 @@ package osmerin.core.workday;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.time.temporal.ChronoUnit;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.Set;
 
@@ -20,11 +22,15 @@ public record WorkCalendar(Set<DayOfWeek> week, Set<LocalDate> daysOff) {
   /** Looking for a working day ends after so many days in a row without one. */
   private static final int MOST_DAYS_OFF = 3_660;
 
+  /** Spans of more days, and days off, are counted by weeks. */
+  private static final int LOOKED_AT_EACH = 14;
+
   public WorkCalendar {
     if (week.isEmpty()) {
       throw new IllegalArgumentException("a working week has at least one day");
     }
-    week = Set.copyOf(week);
+    // Asked for every day of every plan: a set of bits.
+    week = Collections.unmodifiableSet(EnumSet.copyOf(week));
     daysOff = Set.copyOf(daysOff);
   }
 
@@ -87,9 +93,28 @@ public record WorkCalendar(Set<DayOfWeek> week, Set<LocalDate> daysOff) {
     if (to.isBefore(from)) {
       return -between(to, from);
     }
+    long days = ChronoUnit.DAYS.between(from, to);
+    return days > LOOKED_AT_EACH + daysOff.size() ? inWeeks(from, to, days) : each(from, to);
+  }
+
+  private int each(LocalDate from, LocalDate to) {
     int count = 0;
     for (LocalDate day = from.plusDays(1); !day.isAfter(to); day = day.plusDays(1)) {
       count += isWorking(day) ? 1 : 0;
+    }
+    return count;
+  }
+
+  /** By whole weeks and the days that are left, less the days off between. */
+  private int inWeeks(LocalDate from, LocalDate to, long days) {
+    int count = (int) (days / 7) * week.size();
+    for (LocalDate day = to.minusDays(days % 7); day.isBefore(to); ) {
+      day = day.plusDays(1);
+      count += week.contains(day.getDayOfWeek()) ? 1 : 0;
+    }
+    for (LocalDate off : daysOff) {
+      boolean between = off.isAfter(from) && !off.isAfter(to);
+      count -= between && week.contains(off.getDayOfWeek()) ? 1 : 0;
     }
     return count;
   }

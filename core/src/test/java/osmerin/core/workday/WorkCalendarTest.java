@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.HashSet;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -63,6 +64,26 @@ class WorkCalendarTest {
       assertThat(calendar.minus(calendar.plus(day, days), days)).isEqualTo(day);
       assertThat(calendar.between(day, calendar.plus(day, days))).isEqualTo(days);
       assertThat(calendar.between(calendar.plus(day, days), day)).isEqualTo(-days);
+    }
+  }
+
+  @Test
+  void countsBetweenTwoDaysWhatCountingEachDayGives() {
+    Random random = new Random(7);
+    for (int i = 0; i < 3_000; i++) {
+      Set<DayOfWeek> days = new HashSet<>(Set.of(DayOfWeek.of(1 + random.nextInt(7))));
+      Set<LocalDate> off = new HashSet<>();
+      for (int n = random.nextInt(8); n > 0; n--) {
+        days.add(DayOfWeek.of(1 + random.nextInt(7)));
+        off.add(FRIDAY.plusDays(random.nextInt(120)));
+      }
+      WorkCalendar calendar = new WorkCalendar(days, off);
+      LocalDate from = FRIDAY.plusDays(random.nextInt(60));
+      LocalDate to = from.plusDays(random.nextInt(200));
+      long each = from.plusDays(1).datesUntil(to.plusDays(1)).filter(calendar::isWorking).count();
+
+      assertThat(calendar.between(from, to)).isEqualTo((int) each);
+      assertThat(calendar.between(to, from)).isEqualTo((int) -each);
     }
   }
 }
