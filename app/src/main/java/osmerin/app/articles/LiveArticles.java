@@ -13,6 +13,7 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -85,7 +86,7 @@ public class LiveArticles implements Reversal {
   }
 
   private void store(SiteContext context, List<Made> made) {
-    long type = types.list(context.siteId(), Kind.NEW).get(0).id();
+    ArticleType type = types.list(context.siteId(), Kind.NEW).get(0);
     copy.rows(
         "article (id, site_id, number, title, live_address)",
         made,
@@ -97,7 +98,8 @@ public class LiveArticles implements Reversal {
                 Commission.title(m.page().title()),
                 m.page().address()));
     copy.rows(
-        "round (id, article_id, ordinal, kind, type_id, stage, publish_date, live_on, live_at)",
+        "round (id, article_id, ordinal, kind, type_id, type_version, cushion, stage,"
+            + " publish_date, live_on, live_at)",
         made,
         m ->
             fields(
@@ -105,7 +107,9 @@ public class LiveArticles implements Reversal {
                 m.article(),
                 1,
                 Kind.NEW,
-                type,
+                type.id(),
+                type.version(),
+                type.cushion(),
                 Stage.LIVE,
                 m.page().liveOn(),
                 m.page().liveOn(),

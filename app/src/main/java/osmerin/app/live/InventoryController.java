@@ -26,6 +26,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.Work;
 import osmerin.core.text.Counted;
 import osmerin.core.workday.DayText;
 import osmerin.formats.text.UnreadableFileException;
@@ -38,6 +39,7 @@ class InventoryController {
   private static final int SHOWN = 100;
 
   private final InventoryIntake intake;
+  private final FetchJob fetches;
   private final LiveMatching matching;
   private final Overlap overlap;
   private final GroupService groups;
@@ -45,12 +47,14 @@ class InventoryController {
 
   InventoryController(
       InventoryIntake intake,
+      FetchJob fetches,
       LiveMatching matching,
       Overlap overlap,
       GroupService groups,
       BulkEdits articles) {
     this.articles = articles;
     this.intake = intake;
+    this.fetches = fetches;
     this.matching = matching;
     this.overlap = overlap;
     this.groups = groups;
@@ -77,7 +81,8 @@ class InventoryController {
 
   @GetMapping("/inventory/bring-in")
   @Needs(Right.COMMISSION)
-  String bringIn() {
+  String bringIn(@RequestParam(required = false) @Nullable String address, Model model) {
+    model.addAttribute("typed", address);
     return "live/bring-in";
   }
 
@@ -104,10 +109,15 @@ class InventoryController {
       @RequestParam(required = false) @Nullable String address,
       Model model,
       HttpServletResponse response) {
+    String typed = address == null ? "" : address;
     try {
-      return preview(site, intake.keepFrom(site, address));
-    } catch (UnreadableFileException | RefusedException e) {
-      return fault(String.valueOf(e.getMessage()), address, model, response);
+      Work work = fetches.glance(site, fetches.order(site, typed));
+      if (work.state() == Work.State.FAILED) {
+        return fault(String.valueOf(work.fault()), typed, model, response);
+      }
+      return "redirect:" + (work.isOver() ? work.path() : site.base() + "/work/" + work.id());
+    } catch (RefusedException e) {
+      return fault(String.valueOf(e.getMessage()), typed, model, response);
     }
   }
 

@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -29,6 +28,7 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.Progress;
 import osmerin.core.keyword.PageAddress;
 import osmerin.formats.inventory.InventoryFile;
 import osmerin.formats.inventory.InventoryReading;
@@ -115,15 +115,18 @@ public class InventoryIntake {
    *
    * @throws RefusedException when it may not be fetched, or is not there
    */
-  public UUID keepFrom(SiteContext context, @Nullable String address) {
+  public UUID keepFrom(SiteContext context, String address, Progress progress) {
     context.require(Right.COMMISSION);
-    String typed = address == null ? "" : address.strip();
+    String typed = address.strip();
+    progress.at("Fetching " + typed);
     GuardedFetch.Session session = fetch.session();
     InventoryReading first = file(context).read(session.get(typed));
     List<InventoryReading> readings = new ArrayList<>(List.of(first));
     List<String> parts = first.parts();
-    for (String part : parts.stream().limit(MOST_PARTS).toList()) {
-      readings.add(part(context, session, part));
+    int fetched = Math.min(MOST_PARTS, parts.size());
+    for (int i = 0; i < fetched; i++) {
+      progress.at("Fetching the parts", i, fetched);
+      readings.add(part(context, session, parts.get(i)));
     }
     parts.stream()
         .skip(MOST_PARTS)

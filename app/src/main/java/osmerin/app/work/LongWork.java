@@ -1,6 +1,7 @@
 package osmerin.app.work;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -18,6 +19,12 @@ import osmerin.app.site.SiteContext;
  */
 @Service
 public class LongWork {
+  /** The kind of work that somebody waits a moment for. */
+  public static final String FETCH = "Fetch";
+
+  /** So long somebody waits for a fetch before they are shown how far it is. */
+  public static final Duration GLANCED_AT = Duration.ofSeconds(3);
+
   private final WorkMapper work;
   private final Notices notices;
   private final Clock clock;
@@ -74,8 +81,11 @@ public class LongWork {
    */
   @Transactional
   public void done(SiteContext context, UUID id, String sentence, String path) {
+    Work begun = get(context, id);
     work.end(id, Work.State.DONE, null, path, clock.instant());
-    tell(context, sentence, path);
+    if (isWorthANotice(begun)) {
+      tell(context, sentence, path);
+    }
   }
 
   /**
@@ -87,7 +97,15 @@ public class LongWork {
   public void failed(SiteContext context, UUID id, String fault, String path) {
     Work failed = get(context, id);
     work.end(id, Work.State.FAILED, fault, path, clock.instant());
-    tell(context, failed.name() + ": " + fault, path);
+    if (isWorthANotice(failed)) {
+      tell(context, failed.name() + ": " + fault, path);
+    }
+  }
+
+  /** Whoever waits for a fetch sees at once what comes of one that is quick. */
+  private boolean isWorthANotice(Work done) {
+    boolean quick = clock.instant().isBefore(done.startedAt().plus(GLANCED_AT));
+    return !(done.kind().equals(FETCH) && quick);
   }
 
   private void tell(SiteContext context, String text, String path) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.history.UndoService;
 import osmerin.app.imports.ImportService;
+import osmerin.app.notices.Notices;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -36,6 +37,7 @@ class InventoryFormsTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private UndoService undo;
   @Autowired private LiveMatching matching;
+  @Autowired private Notices notices;
   private SiteContext site;
   private HttpPerson person;
   private String live;
@@ -178,5 +180,21 @@ class InventoryFormsTest extends ApplicationTest {
     assertThat(matching.matches(site, false, 0, 10)).noneMatch(row -> row.number() == number);
     undo.undoLatest(site);
     assertThat(matching.countMatches(site, false)).isEqualTo(before);
+  }
+
+  @Test
+  void whatAnAddressSaysIsShownAtOnceWhereItAnswersQuickly() {
+    BLOG.publish("Smoked eel in June");
+    String sitemap = BLOG.micropub().replace("/micropub", "/sitemap.xml");
+
+    HttpResponse<String> answer = person.post(live + "/inventory/address", "address", sitemap);
+
+    String waiting = answer.headers().firstValue("Location").orElse("");
+    assertThat(waiting).contains(live + "/inventory/");
+    String path = waiting.substring(waiting.indexOf(live));
+    assertThat(person.get(path).body()).contains("to import");
+    assertThat(notices.countUnread(site.personId())).isZero();
+    String body = person.post(live + "/inventory/address", "address", sitemap + "/no").body();
+    assertThat(body).contains("404").contains("value=\"" + sitemap + "/no\"");
   }
 }

@@ -33,6 +33,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.topics.TopicService;
+import osmerin.app.work.Progress;
 import osmerin.core.inventory.PageMatch.Basis;
 
 class InventoryTest extends ApplicationTest {
@@ -232,9 +233,9 @@ class InventoryTest extends ApplicationTest {
   void whatTheConnectedBlogHostPublishesIsFetched() {
     BLOG.publish("Traps for eels");
     String sitemap = BLOG.micropub().replace("/micropub", "/sitemap.xml");
-    Waiting waiting = intake.waiting(site, intake.keepFrom(site, sitemap));
+    Waiting waiting = intake.waiting(site, intake.keepFrom(site, sitemap, Progress.UNWATCHED));
     assertThat(waiting.fresh()).isNotEmpty().allMatch(page -> page.changed() != null);
-    assertThatThrownBy(() -> intake.keepFrom(site, sitemap + "/not-there"))
+    assertThatThrownBy(() -> intake.keepFrom(site, sitemap + "/not-there", Progress.UNWATCHED))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("404");
   }
@@ -254,7 +255,8 @@ class InventoryTest extends ApplicationTest {
         "http://no-such-host.invalid/",
       })
   void addressesWithinTheOwnNetworkAndNonsenseAreRefused(String address) {
-    assertThatThrownBy(() -> intake.keepFrom(site, address)).isInstanceOf(RefusedException.class);
+    assertThatThrownBy(() -> intake.keepFrom(site, address, Progress.UNWATCHED))
+        .isInstanceOf(RefusedException.class);
   }
 
   @ParameterizedTest
