@@ -98,3 +98,20 @@ create table task (
   removed   boolean not null default false
 );
 create index task_open on task (site_id, person_id, day) where done_on is null and not removed;
+
+-- Who usually does a role's steps of a type.
+create table article_type_person (
+  type_id   bigint not null references article_type,
+  role      text not null,
+  person_id bigint not null references person,
+  constraint article_type_person_key primary key (type_id, role)
+);
+
+-- On hold: why, since when, who can free it, and perhaps until when.
+alter table round
+  add column hold_reason text,
+  add column held_on date,
+  add column hold_free_by bigint references person,
+  add column hold_until date,
+  add constraint round_hold check ((hold_reason is null) = (held_on is null));
+create index round_on_hold on round (held_on) where hold_reason is not null;

@@ -2,6 +2,17 @@ import { say } from "./foot.js";
 
 // Small behaviours, each bound to one attribute.
 
+// What is pasted from a PDF may hold control characters, which no field takes; they go as they come.
+const CONTROL = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/g;
+document.addEventListener("input", (event) => {
+  const field = event.target;
+  if (!field.matches?.("textarea, input:not([type=file])") || field.value.search(CONTROL) < 0) return;
+  const caret = field.selectionEnd;
+  const before = field.value.slice(0, caret ?? 0).replace(CONTROL, "").length;
+  field.value = field.value.replace(CONTROL, "");
+  if (caret !== null) field.setSelectionRange(before, before);
+});
+
 // data-guard: leaving a form with unsaved words asks first.
 let unsaved = null;
 document.addEventListener("input", (event) => {

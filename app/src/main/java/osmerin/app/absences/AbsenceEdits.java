@@ -59,10 +59,11 @@ public class AbsenceEdits implements Reversal {
   }
 
   private String require(SiteContext context, long personId) {
+    String name = team.get(context, personId).name();
     if (!may(context, personId)) {
       throw new ForbiddenException("Only they and owners say when somebody works.");
     }
-    return team.get(context, personId).name();
+    return name;
   }
 
   /**
@@ -118,12 +119,12 @@ public class AbsenceEdits implements Reversal {
   }
 
   private void ask(SiteContext context, SiteCalendars calendars, String anyway) {
-    List<AbsenceEffects.Effect> worse = effects.of(context, calendars);
+    List<List<String>> worse = effects.of(context, calendars);
     if (!worse.isEmpty()) {
       throw new AskException(
           "%s of this site would stand worse. Nothing was changed yet."
               .formatted(Counted.of(worse.size(), "article")),
-          worse.stream().map(AbsenceEffects.Effect::words).toList(),
+          worse.stream().flatMap(List::stream).toList(),
           anyway);
     }
   }

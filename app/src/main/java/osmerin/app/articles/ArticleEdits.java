@@ -13,11 +13,11 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
-import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRow;
@@ -180,7 +180,7 @@ public class ArticleEdits {
             .filter(s -> s.key().equals(key))
             .findFirst()
             .orElseThrow(() -> new NotFoundException("step", key));
-    requireStep(context, round, row);
+    WorkRights.requireStep(context, round, row);
     if (done == (row.doneOn() != null)) {
       return;
     }
@@ -219,31 +219,6 @@ public class ArticleEdits {
         after,
         StepTick.before(row),
         tick);
-  }
-
-  /**
-   * A step is ticked by whoever does it, and by editors.
-   *
-   * @throws ForbiddenException when the person is neither
-   */
-  public static void requireStep(SiteContext context, Round round, StepRow step) {
-    boolean theirs = Objects.equals(round.holder(step), context.personId());
-    if (!theirs) {
-      context.require(Right.EDIT);
-    }
-  }
-
-  /**
-   * Who has no right to edit may work on articles on which they are named.
-   *
-   * @throws ForbiddenException when the person may not work on this article
-   */
-  public static void requireWork(SiteContext context, Round round) {
-    if (!round.isOf(context.personId()) && !context.may(Right.EDIT)) {
-      throw new ForbiddenException(
-          "You are not named on %s. Writers work on their own articles; ask an editor."
-              .formatted(round.reference()));
-    }
   }
 
   /** Gives the round another type; what is done stays done where the new run-up has the step. */

@@ -42,9 +42,13 @@ public record ArticleFilter(
 
   private static final String WITHOUT_DATE = "none";
 
+  /** In place of a stage: whatever the stage, what is on hold. */
+  private static final String ON_HOLD = "HOLD";
+
   public boolean isAnything() {
     return text() != null
         || stageAsked() != null
+        || isOnHold()
         || person != null
         || firstDay() != null
         || withoutDate();
@@ -78,6 +82,10 @@ public record ArticleFilter(
         .filter(s -> s.name().equals(stage))
         .findFirst()
         .orElse(null);
+  }
+
+  public boolean isOnHold() {
+    return ON_HOLD.equals(stage);
   }
 
   public boolean withoutDate() {

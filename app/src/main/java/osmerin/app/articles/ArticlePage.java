@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.In;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
@@ -11,6 +12,7 @@ import osmerin.app.rounds.RunUpDrawing;
 import osmerin.app.runups.StepRow;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.StepRole;
+import osmerin.core.text.Counted;
 
 /**
  * An article as its page shows it.
@@ -80,5 +82,17 @@ public record ArticlePage(
             In.day(step.due()),
             early ? "can't be before" : "must be by",
             In.day(early ? step.earliestEnd() : step.latestEnd()));
+  }
+
+  /** How far the follow-ups are, in a sentence; null when there are none. */
+  public @Nullable String followUps() {
+    long all = planned.steps().stream().filter(StepRow::followUp).count();
+    long open = planned.steps().stream().filter(s -> s.followUp() && s.doneOn() == null).count();
+    if (all == 0) {
+      return null;
+    }
+    return open == 0
+        ? "All follow-ups are done."
+        : "%s of %s to do.".formatted(open, Counted.of(all, "follow-up"));
   }
 }

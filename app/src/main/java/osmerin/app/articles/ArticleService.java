@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +38,7 @@ import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.StepDifference;
+import osmerin.core.runup.StepRole;
 
 /** Articles, their rounds, steps, stages and dates. */
 @Service
@@ -86,9 +88,9 @@ public class ArticleService {
     ArticleType type = type(context, Kind.NEW, commission.typeId());
     int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
-    commission
-        .people()
-        .forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
+    Map<StepRole, Long> people = new HashMap<>(types.people(context.siteId(), type.id()));
+    people.putAll(commission.people());
+    people.forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
     beginRound(context, article, 1, type, commission.publishDate());
     Round round = get(context, number);
     List<Change> changes = new ArrayList<>(besides);

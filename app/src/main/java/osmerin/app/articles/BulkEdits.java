@@ -85,8 +85,9 @@ public class BulkEdits {
    * Changes articles; those that cannot be changed are left and named.
    *
    * @param value the stage, the person's id or nothing, the number of days, the type's id
-   * @param anyway move to a stage though steps are to be done that the stage takes for done
-   * @throws AskException when there are such steps and they are not to be moved anyway
+   * @param anyway move to a stage though steps are to be done that the stage takes for done, or
+   *     dates though articles become late or impossible by it
+   * @throws AskException when there are such steps or articles and they are not to be moved anyway
    */
   @Transactional
   public Outcome change(
@@ -109,6 +110,9 @@ public class BulkEdits {
     List<Round> rounds = looking.byNumbers(context, numbers);
     if (what == What.STAGE && !anyway) {
       stageMoves.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
+    }
+    if (what == What.DAYS && !anyway) {
+      publishDates.askOfSetbacks(context, rounds, number(value == null ? "" : value.strip()));
     }
     for (Round round : rounds) {
       try {

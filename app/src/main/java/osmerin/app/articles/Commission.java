@@ -12,7 +12,7 @@ import osmerin.core.runup.StepRole;
  * What is commissioned.
  *
  * @param groupId the keyword group it answers, null when it answers none
- * @param people who does what; roles may be left open
+ * @param people who does what; who usually does it for the type does what is left open
  */
 public record Commission(
     String title,

@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -10,14 +11,19 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Impossible;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.RoundPlanner;
+import osmerin.app.rounds.Setback;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.runup.BackPlan;
+import osmerin.core.text.Counted;
 
 /** The publish date of an article: the calendar, the article and many at once set it here. */
 @Service
@@ -78,6 +84,33 @@ public class PublishDates {
             : "%s moved to %s.".formatted(round.reference(), In.day(to));
     history.note(context, Right.EDIT, sentence, changes);
     return new DateChange.Done(round, from, to);
+  }
+
+  /**
+   * Asks about the articles that become late or impossible, or clash with a pinned day, when their
+   * dates move by so many days.
+   *
+   * @throws AskException when there are any
+   */
+  void askOfSetbacks(SiteContext context, List<Round> rounds, int days) {
+    RoundPlanner planner = looking.planner(context.site());
+    List<String> words = new ArrayList<>();
+    int worse = 0;
+    for (PlannedRound now : looking.planned(context, rounds)) {
+      LocalDate date = now.round().publishDate();
+      if (date != null && !now.round().isLive()) {
+        BackPlan then = planner.backPlan(now.round(), now.steps(), date.plusDays(days));
+        List<String> setbacks = Setback.of(now, then);
+        words.addAll(setbacks);
+        worse += setbacks.isEmpty() ? 0 : 1;
+      }
+    }
+    if (worse > 0) {
+      throw new AskException(
+          "%s would stand worse. Nothing was changed yet.".formatted(Counted.of(worse, "article")),
+          words,
+          "Move them anyway");
+    }
   }
 
   private static void refuseIfLive(Round round) {

@@ -13,6 +13,7 @@ import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Phase;
@@ -55,7 +56,7 @@ public class StageMoves {
   @Transactional
   public Stage move(SiteContext context, int number, Stage to, Stage seen, boolean anyway) {
     Round round = looking.get(context, number);
-    ArticleEdits.requireWork(context, round);
+    WorkRights.requireWork(context, round);
     if (round.stage() != seen) {
       Map<String, String> now = Map.of("seen", round.stage().name());
       throw new ConflictException(

@@ -12,13 +12,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -115,7 +115,7 @@ class BriefController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
-    ArticleEdits.requireWork(site, round);
+    WorkRights.requireWork(site, round);
     Brief brief = briefs.get(site, round);
     try {
       var kept = evidence.fetch(site, brief.primaryKeyword());

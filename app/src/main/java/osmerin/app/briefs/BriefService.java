@@ -21,6 +21,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
@@ -101,7 +102,7 @@ public class BriefService implements RoundReversal {
    */
   @Transactional
   public Saved save(SiteContext context, Round round, Brief brief) {
-    ArticleEdits.requireWork(context, round);
+    WorkRights.requireWork(context, round);
     if (round.isLive()) {
       throw new RefusedException(
           "Round "

@@ -8,6 +8,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import osmerin.app.absences.AbsenceEdits;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.holds.Holds;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.SiteContext;
@@ -38,6 +39,7 @@ class DemoRecipes {
   private final StepRoles roles;
   private final StepEdits steps;
   private final AbsenceEdits absences;
+  private final Holds holds;
   private final ArticleService articles;
 
   DemoRecipes(
@@ -47,6 +49,7 @@ class DemoRecipes {
       StepRoles roles,
       StepEdits steps,
       AbsenceEdits absences,
+      Holds holds,
       ArticleService articles) {
     this.types = types;
     this.roleEdits = roleEdits;
@@ -54,6 +57,7 @@ class DemoRecipes {
     this.roles = roles;
     this.steps = steps;
     this.absences = absences;
+    this.holds = holds;
     this.articles = articles;
   }
 
@@ -82,11 +86,7 @@ class DemoRecipes {
   /** A drawing that only this article needs, and an edit that was promised for too early a day. */
   void addOwnSteps(DemoSite in, String title) {
     SiteContext editor = in.as(Marlpit.EDITOR);
-    PlannedRound planned =
-        articles.open(editor).stream()
-            .filter(p -> p.round().title().equals(title))
-            .findFirst()
-            .orElseThrow();
+    PlannedRound planned = open(editor, title);
     List<RecipeForm.Row> rows = new ArrayList<>();
     for (RecipeForm.Row row : RecipeForm.ofArticle(planned.steps()).rows()) {
       boolean edit = row.recipe().key().equals("edit");
@@ -104,6 +104,20 @@ class DemoRecipes {
     rows.add(4, new RecipeForm.Row(drawing, in.people().get(DRAWS).toString(), ""));
     int number = planned.round().article().number();
     steps.change(editor, number, new RecipeForm(rows), steps.seen(planned.round()));
+  }
+
+  private PlannedRound open(SiteContext context, String title) {
+    return articles.open(context).stream()
+        .filter(p -> p.round().title().equals(title))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  void hold(DemoSite in, String title, String reason) {
+    SiteContext editor = in.as(Marlpit.EDITOR);
+    int number = open(editor, title).round().article().number();
+    long freeBy = in.people().get(DemoArticles.STRATEGIST);
+    holds.hold(editor, number, reason, freeBy, in.month().today().plusDays(12));
   }
 
   private static String tooEarly(PlannedRound planned) {

@@ -93,6 +93,7 @@ class Marlpit {
     recipes.writeHowWeEdit(in);
     recipes.addOwnSteps(in, "A firing schedule you can repeat");
     recipes.addAbsences(in);
+    recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
   }
 
   static String writer(DemoSite in) {

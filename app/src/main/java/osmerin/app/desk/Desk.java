@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.history.Entry;
 import osmerin.app.plan.Month;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.core.pace.Pace;
 
@@ -15,6 +16,7 @@ import osmerin.core.pace.Pace;
  * @param next the first steps due after today
  * @param nobodys steps that can start and nobody is named for, the earliest due first
  * @param waiting what others wait for
+ * @param onHold articles on hold that concern the person, the oldest first
  * @param leftOff articles the person worked on last, the latest first
  * @param daysLeft working days of the month from today on
  * @param news what others did since yesterday, the latest first
@@ -24,6 +26,7 @@ public record Desk(
     List<DeskStep> next,
     List<DeskStep> nobodys,
     List<Waiting> waiting,
+    List<PlannedRound> onHold,
     List<Round> leftOff,
     Month month,
     int daysLeft,

@@ -30,6 +30,7 @@ import osmerin.app.runups.StepRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
+import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.PlannedStep;
@@ -50,6 +51,7 @@ public class DeskService {
   private final BriefService briefs;
   private final PitchService pitches;
   private final SiteService sites;
+  private final TeamService team;
   private final History history;
 
   DeskService(
@@ -57,8 +59,10 @@ public class DeskService {
       BriefService briefs,
       PitchService pitches,
       SiteService sites,
+      TeamService team,
       History history) {
     this.sites = sites;
+    this.team = team;
     this.articles = articles;
     this.briefs = briefs;
     this.pitches = pitches;
@@ -75,12 +79,9 @@ public class DeskService {
     List<PlannedRound> open = articles.open(context);
     List<PlannedRound> withSteps = new ArrayList<>(open);
     withSteps.addAll(articles.withFollowUps(context));
-    List<DeskStep> steps = steps(withSteps, context.today(), isOf(context.personId()));
-    List<DeskStep> nobodys =
-        steps(withSteps, context.today(), Objects::isNull).stream()
-            .filter(DeskStep::canStart)
-            .limit(NEXT_SHOWN)
-            .toList();
+    boolean alone = team.people(context.siteId()).size() == 1;
+    List<DeskStep> steps = steps(withSteps, context.today(), isOf(context.personId(), alone));
+    List<DeskStep> nobodys = alone ? List.of() : nobodys(context, withSteps);
     List<DeskStep> today = steps.stream().filter(s -> !s.due().isAfter(context.today())).toList();
     List<DeskStep> next =
         steps.stream().filter(s -> s.due().isAfter(context.today())).limit(NEXT_SHOWN).toList();
@@ -89,6 +90,7 @@ public class DeskService {
         next,
         nobodys,
         waiting(context, open),
+        onHold(context, open),
         leftOff(context, open),
         month,
         daysLeft(context, month.month()),
@@ -100,8 +102,16 @@ public class DeskService {
     return calendar.in(month) - calendar.inBefore(month, context.today());
   }
 
-  private static Predicate<@Nullable Long> isOf(long personId) {
-    return holder -> Objects.equals(holder, personId);
+  /** On a site with one person everything is theirs, named or not. */
+  private static Predicate<@Nullable Long> isOf(long personId, boolean alone) {
+    return holder -> holder == null ? alone : holder == personId;
+  }
+
+  private static List<DeskStep> nobodys(SiteContext context, List<PlannedRound> open) {
+    return steps(open, context.today(), Objects::isNull).stream()
+        .filter(DeskStep::canStart)
+        .limit(NEXT_SHOWN)
+        .toList();
   }
 
   /** Dated steps in hand of whoever is meant, the earliest due first. */
@@ -125,7 +135,7 @@ public class DeskService {
 
   /** What comes after publishing is nobody's business before it. */
   private static boolean isInHand(PlannedRound planned, StepRow row) {
-    return row.followUp() == planned.round().isLive();
+    return row.followUp() == planned.round().isLive() && !planned.round().isOnHold();
   }
 
   private static DeskStep step(PlannedRound planned, StepRow row, LocalDate due, LocalDate today) {
@@ -141,6 +151,7 @@ public class DeskService {
   private List<Waiting> waiting(SiteContext context, List<PlannedRound> open) {
     List<Waiting> waiting = new ArrayList<>();
     addUnpublished(context, open, waiting);
+    addHolds(context, open, waiting);
     addSignOffs(context, open, waiting);
     addReviews(context, open, waiting);
     long pitched = pitches.countOpen(context);
@@ -168,6 +179,37 @@ public class DeskService {
         waiting.add(waiting(context, "Publish", round, "", round.publication().failure(), true));
       }
     }
+  }
+
+  /** On hold, and its day has come: for whoever can free it, else for editors it concerns. */
+  private static void addHolds(
+      SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
+    for (PlannedRound planned : open) {
+      Round round = planned.round();
+      if (round.isOnHold() && round.hold().isAskedAbout(context.today())) {
+        Long freeBy = round.hold().freeBy();
+        boolean mine =
+            freeBy == null
+                ? context.may(Right.EDIT) && concerns(context, round)
+                : freeBy == context.personId();
+        if (mine) {
+          waiting.add(waiting(context, "Still on hold?", round, "", round.hold().reason(), false));
+        }
+      }
+    }
+  }
+
+  /** What is on hold and concerns the person, the oldest first. */
+  private static List<PlannedRound> onHold(SiteContext context, List<PlannedRound> open) {
+    return open.stream()
+        .filter(p -> p.round().isOnHold())
+        .filter(p -> concerns(context, p.round()) || freesIt(context, p.round()))
+        .sorted(Comparator.comparing(p -> p.round().hold().since()))
+        .toList();
+  }
+
+  private static boolean freesIt(SiteContext context, Round round) {
+    return Objects.equals(round.hold().freeBy(), context.personId());
   }
 
   private static boolean concerns(SiteContext context, Round round) {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
@@ -17,6 +16,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.draft.DraftBrief;
@@ -88,7 +88,7 @@ public class DraftService implements RoundReversal {
    */
   @Transactional
   public Saved save(SiteContext context, Round round, String typed, int seen) {
-    ArticleEdits.requireWork(context, round);
+    WorkRights.requireWork(context, round);
     if (round.isLive()) {
       throw new RefusedException(
           "Round "

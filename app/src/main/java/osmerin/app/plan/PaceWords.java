@@ -34,6 +34,7 @@ record PaceWords(String state, String sentence) {
     parts.add(pace.done() + (pace.target() > 0 ? " of " + pace.target() : "") + " live");
     add(parts, pace.planned(), "planned");
     add(parts, pace.atRisk(), "at risk");
+    add(parts, pace.held(), "on hold");
     add(parts, pace.lost(), "no longer possible this month");
     String known = String.join(", ", parts) + ".";
     return known + advice(pace);

@@ -142,13 +142,18 @@ public class Publishing {
     context.require(Right.EDIT);
     Instant now = clock.instant();
     if (rounds.begin(round.id(), now.minus(brokenOff), now) == 0) {
-      throw new RefusedException(
-          round.isLive()
-              ? round.reference() + " is live already."
-              : round.stage() == Stage.READY
-                  ? round.reference() + " is being published at this moment."
-                  : round.reference() + " is not Ready.");
+      throw new RefusedException(round.reference() + whyNot(round));
     }
+  }
+
+  private static String whyNot(Round round) {
+    if (round.isLive()) {
+      return " is live already.";
+    }
+    if (round.isOnHold()) {
+      return " is on hold: %s. Free it first.".formatted(round.hold().reason());
+    }
+    return round.stage() == Stage.READY ? " is being published at this moment." : " is not Ready.";
   }
 
   /** Publishing failed: the article stays Ready, with the reason. */

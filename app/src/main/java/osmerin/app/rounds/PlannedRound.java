@@ -40,6 +40,7 @@ public record PlannedRound(
   /** Whether a step is overdue; once the article is live only a follow-up can be. */
   public boolean isOverdue(PlannedStep step) {
     return !step.done()
+        && !round.isOnHold()
         && (!round.isLive() || step.step().followUp())
         && step.due() != null
         && step.due().isBefore(today);

@@ -17,6 +17,7 @@ import osmerin.core.runup.StepRole;
  * @param latest whether it is the article's current round
  * @param cushion working days of its article type
  * @param onSteps people who are named for single steps
+ * @param hold why it is on hold, null when it is not
  */
 public record Round(
     long id,
@@ -31,7 +32,8 @@ public record Round(
     @Nullable LocalDate publishDate,
     Publication publication,
     Instant startedAt,
-    List<Long> onSteps) {
+    List<Long> onSteps,
+    @Nullable Hold hold) {
 
   /** A row of which nothing about publishing is known yet brings none. */
   public Round {
@@ -54,7 +56,8 @@ public record Round(
         publishDate,
         publication,
         startedAt,
-        onSteps);
+        onSteps,
+        hold);
   }
 
   /** "MP-0158". */
@@ -93,6 +96,10 @@ public record Round(
 
   public boolean isLive() {
     return publication.liveOn() != null;
+  }
+
+  public boolean isOnHold() {
+    return hold != null && !isLive();
   }
 
   public boolean isRefresh() {

@@ -36,7 +36,9 @@ public final class RoundPlanner {
   public PlannedRound plan(Round round, List<StepRow> steps) {
     BackPlan plan = backPlan(round, steps, round.day());
     Standing standing =
-        Standing.of(round.stage(), round.publishDate(), plan, today, calendars.site());
+        round.isOnHold()
+            ? Standing.onHold()
+            : Standing.of(round.stage(), round.publishDate(), plan, today, calendars.site());
     return new PlannedRound(round, steps, plan, standing, today);
   }
 

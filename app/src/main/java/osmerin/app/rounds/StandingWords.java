@@ -20,6 +20,7 @@ public final class StandingWords {
       case LIVE -> "live";
       case ENDED -> "retired";
       case SET -> setFor(planned.round());
+      case ON_HOLD -> "on hold";
       case NOT_PUBLISHED -> "not published";
       case NO_DATE -> "no date";
       case IMPOSSIBLE -> "impossible, earliest " + In.day(standing.earliest());
@@ -55,7 +56,7 @@ public final class StandingWords {
     return switch (planned.standing().state()) {
       case NOT_PUBLISHED, IMPOSSIBLE, LATE -> LATE;
       case AT_RISK -> "risk";
-      case LIVE, ENDED, SET, NO_DATE -> "quiet";
+      case LIVE, ENDED, SET, NO_DATE, ON_HOLD -> "quiet";
       case ON_COURSE -> "plain";
     };
   }

@@ -6,6 +6,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.StepRole;
 
 @Mapper
 interface ArticleTypeMapper {
@@ -42,6 +43,13 @@ interface ArticleTypeMapper {
       @Param("kind") Kind kind,
       @Param("name") String name,
       @Param("but") long but);
+
+  List<StandingPerson> people(@Param("siteId") long siteId, @Param("typeId") long typeId);
+
+  void setPerson(
+      @Param("typeId") long typeId, @Param("role") StepRole role, @Param("personId") long personId);
+
+  void removePerson(@Param("typeId") long typeId, @Param("role") StepRole role);
 
   int retire(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
 }

@@ -1,13 +1,17 @@
 package osmerin.app.runups;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.ShippedRunUps;
+import osmerin.core.runup.StepRole;
 
 /** Article types and refresh depths with their run-ups. Who may change one is asked elsewhere. */
 @Service
@@ -96,6 +100,22 @@ public class ArticleTypeService {
     types.removeSteps(id);
     insert(id, runUp.steps());
     return true;
+  }
+
+  /** Who usually does the steps of a type, by role. */
+  public Map<StepRole, Long> people(long siteId, long typeId) {
+    return types.people(siteId, typeId).stream()
+        .collect(Collectors.toMap(StandingPerson::role, StandingPerson::personId));
+  }
+
+  /** Says who usually does a role's steps of a type; null for nobody. */
+  @Transactional
+  public void setPerson(long typeId, StepRole role, @Nullable Long personId) {
+    if (personId == null) {
+      types.removePerson(typeId, role);
+    } else {
+      types.setPerson(typeId, role, personId);
+    }
   }
 
   /** Retires a type, or brings it back; false when it was so already. */

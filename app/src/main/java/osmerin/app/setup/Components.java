@@ -71,7 +71,8 @@ final class Components {
         today.plusDays(4),
         new Publication(null, live ? moment : null, live ? today : null, null, null, null),
         moment,
-        List.of());
+        List.of(),
+        null);
   }
 
   private static List<Entry> entries() {

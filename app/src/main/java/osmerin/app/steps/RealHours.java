@@ -6,7 +6,6 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.history.Change;
@@ -15,6 +14,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.WorkRights;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
@@ -51,7 +51,7 @@ public class RealHours implements RoundReversal {
             .filter(step -> step.key().equals(key))
             .findFirst()
             .orElseThrow(() -> new NotFoundException("step", key));
-    ArticleEdits.requireStep(context, round, row);
+    WorkRights.requireStep(context, round, row);
     Double hours = hours(typed);
     if (row.doneOn() == null) {
       throw new RefusedException(

@@ -11,6 +11,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.mail.Post;
 import osmerin.app.platform.mail.PublicAddress;
+import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.security.Sessions;
 import osmerin.app.platform.security.SignedIn;
@@ -30,6 +31,7 @@ public class AccountService {
   private final PasswordEncoder passwords;
   private final PasswordRules rules;
   private final Sessions sessions;
+  private final AskGuard guard;
   private final Post post;
   private final PublicAddress address;
   private final Clock clock;
@@ -40,6 +42,7 @@ public class AccountService {
       PasswordEncoder passwords,
       PasswordRules rules,
       Sessions sessions,
+      AskGuard guard,
       Post post,
       PublicAddress address,
       Clock clock) {
@@ -48,6 +51,7 @@ public class AccountService {
     this.passwords = passwords;
     this.rules = rules;
     this.sessions = sessions;
+    this.guard = guard;
     this.post = post;
     this.address = address;
     this.clock = clock;
@@ -69,8 +73,11 @@ public class AccountService {
     team.setSettings(person.id(), TeamService.initials(name), settings.named(name));
   }
 
-  /** Refuses a password that is not the current one. */
+  /** Refuses a password that is not the current one; many tries one after another too. */
   void requirePassword(SignedIn person, String typed) {
+    if (guard.guessPassword(person.id()).isPresent()) {
+      throw new RefusedException("Too many passwords were tried. Wait half a minute.");
+    }
     if (!passwords.matches(typed, get(person.id()).passwordHash())) {
       throw new RefusedException("That isn't your current password.");
     }

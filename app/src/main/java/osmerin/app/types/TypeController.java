@@ -27,6 +27,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.steps.RecipeForm;
 import osmerin.app.steps.RecipePage;
+import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeText;
@@ -43,8 +44,15 @@ class TypeController {
   private final StepRoles roles;
   private final StepGuides guides;
   private final TypeEdits edits;
+  private final TeamService team;
 
-  TypeController(ArticleTypeService types, StepRoles roles, StepGuides guides, TypeEdits edits) {
+  TypeController(
+      ArticleTypeService types,
+      StepRoles roles,
+      StepGuides guides,
+      TypeEdits edits,
+      TeamService team) {
+    this.team = team;
     this.guides = guides;
     this.types = types;
     this.roles = roles;
@@ -118,6 +126,8 @@ class TypeController {
     Recipe read = Recipe.read(form.recipe().recipe(), Set.of());
     model.addAttribute("type", type);
     model.addAttribute("guides", guides.of(type.id()));
+    model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("usually", types.people(site.siteId(), type.id()));
     model.addAttribute("form", form);
     model.addAttribute(
         "text", RecipeText.of(read.isSound() ? read.steps() : types.steps(type.id())));
@@ -180,6 +190,20 @@ class TypeController {
     return following == 0
         ? "The type is saved. New articles have its recipe."
         : "The type is saved; " + Counted.of(following, "open article") + " followed.";
+  }
+
+  /** Who usually does a role's steps. */
+  @PostMapping("/{id}/people")
+  @Needs(Right.MANAGE)
+  String person(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam StepRole role,
+      @RequestParam(required = false) @Nullable Long person,
+      RedirectAttributes to) {
+    edits.setPerson(site, id, role, person);
+    Foot.say(to, "New articles of this type name them.");
+    return "redirect:" + site.base() + "/setup/types/" + id;
   }
 
   /** Puts typed lines into the rows; nothing is saved yet. */

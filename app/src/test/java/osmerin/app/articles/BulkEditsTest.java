@@ -88,6 +88,24 @@ class BulkEditsTest extends ApplicationTest {
   }
 
   @Test
+  void datesAskOnceForAllThatStandWorseThen() {
+    List<LocalDate> before = dates();
+    LocalDate today = site.today();
+    long days = java.time.temporal.ChronoUnit.DAYS.between(before.get(0), today) + 1;
+    assertThatThrownBy(
+            () -> bulk.change(site, List.of(1, 2), What.DAYS, String.valueOf(days), false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> assertThat(ask.points()).anyMatch(p -> p.contains("becomes impossible")));
+    assertThat(dates()).isEqualTo(before);
+
+    bulk.change(site, List.of(1), What.DAYS, String.valueOf(days), true);
+    assertThat(dates().get(0)).isEqualTo(today.plusDays(1));
+    bulk.change(site, List.of(1), What.DAYS, "60", false);
+    assertThat(dates().get(0)).isEqualTo(today.plusDays(61));
+  }
+
+  @Test
   void peopleTypeAndArchive() {
     bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()), false);
     assertThat(articles.get(site, 2).article().writerId()).isEqualTo(site.personId());

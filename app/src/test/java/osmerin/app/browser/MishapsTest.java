@@ -17,6 +17,17 @@ class MishapsTest extends BrowserTest {
   @TempDir private Path folder;
 
   @Test
+  void controlCharactersOfPastedTextGoAsTheyCome() {
+    String number = commission("Pasted");
+    browser.open(base + "/articles/" + number + "/draft");
+    browser.run(
+        "const text = document.querySelector('#text'); text.value = 'One\\u000c two\\u0000';"
+            + "text.dispatchEvent(new Event('input', {bubbles: true}))");
+    browser.press("Save");
+    browser.waitForText("#foot", "Saved as version");
+  }
+
+  @Test
   void wrongFilesAreRefusedWithAReasonAndNothingIsStored() throws Exception {
     refused("empty.csv", new byte[0], "empty");
     refused("picture.csv", new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10, 0, 0}, "PNG");

@@ -103,7 +103,7 @@ class TripTest extends BrowserTest {
   }
 
   private void planIt(String number) {
-    browser.open(base + "/articles/" + number);
+    browser.open(base + "/articles/" + number + "?as=table");
     LocalDate date = site.today().plusWeeks(5).with(TemporalAdjusters.next(DayOfWeek.THURSDAY));
     browser.date("#publish-date", date.toString());
     browser.press("Set");

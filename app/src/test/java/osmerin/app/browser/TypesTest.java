@@ -11,6 +11,7 @@ import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.site.Role;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.StepRole;
 
@@ -73,6 +74,7 @@ class TypesTest extends BrowserTest {
 
   @Test
   void anAbsenceThatMakesArticlesImpossibleIsSolvedAndAStepIsTaken() {
+    join(site.site(), "Ola Ek", Role.WRITER);
     LocalDate day = site.today().plusWeeks(2).with(TemporalAdjusters.next(DayOfWeek.THURSDAY));
     String first = commissioned("First", day);
     commissioned("Second", day.plusDays(1));

@@ -70,7 +70,7 @@ class DeskServiceTest extends ApplicationTest {
     assertThat(draft.canStart()).isFalse();
     assertThat(draft.waitsFor()).isNotBlank();
     articles.page(owner, round.article().number(), null).planned().steps().stream()
-        .filter(s -> s.role() != StepRole.WRITER)
+        .filter(s -> !s.role().equals(StepRole.WRITER))
         .filter(s -> draft.waitsFor().contains(s.name()))
         .forEach(s -> edits.tick(owner, round.article().number(), s.key(), true));
     assertThat(draftStep().canStart()).isTrue();

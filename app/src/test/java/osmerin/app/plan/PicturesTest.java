@@ -18,7 +18,7 @@ import osmerin.core.workday.WorkCalendar;
 class PicturesTest {
   @Test
   void theMeterHasABoxForEveryArticleAndAFrameForTheTarget() {
-    Meter meter = Meter.of(new Pace(7, 4, 2, 1, 0, 0, 5.5, State.LEVEL));
+    Meter meter = Meter.of(new Pace(7, 4, 2, 1, 0, 0, 0, 5.5, State.LEVEL));
     assertThat(meter.boxes())
         .extracting(Box::tone)
         .containsExactly("done", "done", "done", "done", "planned", "planned", "risk");
@@ -29,14 +29,14 @@ class PicturesTest {
 
   @Test
   void beyondTheTargetTheBoxesGoOnAndTheFrameDoesNot() {
-    Meter meter = Meter.of(new Pace(2, 4, 0, 0, 0, 0, 2, State.MET));
+    Meter meter = Meter.of(new Pace(2, 4, 0, 0, 0, 0, 0, 2, State.MET));
     assertThat(meter.boxes()).hasSize(4);
     assertThat(meter.targetWidth()).isLessThan(meter.width() / 1.9);
   }
 
   @Test
   void withoutTargetAndArticlesThereIsNothingToDraw() {
-    Meter meter = Meter.of(new Pace(0, 0, 0, 0, 0, 0, 0, State.NO_TARGET));
+    Meter meter = Meter.of(new Pace(0, 0, 0, 0, 0, 0, 0, 0, State.NO_TARGET));
     assertThat(meter.boxes()).isEmpty();
     assertThat(meter.expectedX()).isNegative();
   }
@@ -44,7 +44,7 @@ class PicturesTest {
   @ParameterizedTest
   @CsvSource({"0, start", "3, middle", "6, end"})
   void theWordsAtTheMarkStayInside(double expected, String anchor) {
-    Meter meter = Meter.of(new Pace(6, 0, 0, 0, 6, 0, expected, State.SHORT));
+    Meter meter = Meter.of(new Pace(6, 0, 0, 0, 6, 0, 0, expected, State.SHORT));
     assertThat(meter.wordsAnchor()).isEqualTo(anchor);
     assertThat(meter.wordsX()).isBetween(0.0, meter.width());
   }
@@ -60,14 +60,14 @@ class PicturesTest {
         "4 | 1 | 0 | BEHIND | behind | 1 of 4 live. By today 2.5 were expected.",
       })
   void aPaceInWords(int target, int done, int missing, State state, String words, String sentence) {
-    PaceWords said = PaceWords.of(new Pace(target, done, 0, 0, missing, 0, 2.5, state));
+    PaceWords said = PaceWords.of(new Pace(target, done, 0, 0, missing, 0, 0, 2.5, state));
     assertThat(said.state()).isEqualTo(words);
     assertThat(said.sentence()).isEqualTo(sentence);
   }
 
   @Test
   void everyKindOfArticleIsNamed() {
-    assertThat(PaceWords.of(new Pace(9, 1, 2, 3, 0, 3, 2, State.LEVEL)).sentence())
+    assertThat(PaceWords.of(new Pace(9, 1, 2, 3, 0, 3, 0, 2, State.LEVEL)).sentence())
         .isEqualTo("1 of 9 live, 2 planned, 3 at risk, 3 no longer possible this month.");
   }
 

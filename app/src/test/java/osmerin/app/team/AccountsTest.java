@@ -4,6 +4,8 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+import static osmerin.app.support.FormToken.formToken;
 
 import java.net.URI;
 import java.net.http.HttpResponse;
@@ -17,6 +19,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.security.test.web.servlet.setup.SecurityMockMvcConfigurers;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.setup.MockMvcBuilders;
+import org.springframework.web.context.WebApplicationContext;
 import osmerin.app.history.Entry;
 import osmerin.app.history.History;
 import osmerin.app.platform.mail.Post;
@@ -37,6 +44,7 @@ import osmerin.app.team.Settings.Theme;
 class AccountsTest extends ApplicationTest {
   private static final String BETTER = "moss-lantern-forty";
 
+  @Autowired private WebApplicationContext context;
   @Autowired private AccountService accounts;
   @Autowired private Invitations invitations;
   @Autowired private LinkMapper links;
@@ -66,6 +74,17 @@ class AccountsTest extends ApplicationTest {
   void passwordsAreRefusedByLengthAndWhenTheyAreEasyToGuess(String password, String why) {
     assertThat(accounts.passwordFault(password, List.of("Una Berg", "unaberg")))
         .hasValueSatisfying(fault -> assertThat(fault).contains(why));
+  }
+
+  @Test
+  void guessing_ones_password_while_signed_in_is_slowed_down() {
+    SiteContext owner = emptySite();
+    for (int i = 0; i < 8; i++) {
+      assertThatThrownBy(() -> accounts.changePassword(owner.person(), "a guess", BETTER, ""))
+          .hasMessageContaining("isn't your current password");
+    }
+    assertThatThrownBy(() -> accounts.changePassword(owner.person(), PASSWORD, BETTER, ""))
+        .hasMessageContaining("Too many passwords were tried");
   }
 
   @Test
@@ -361,16 +380,30 @@ class AccountsTest extends ApplicationTest {
   }
 
   @Test
-  void askingForPasswordLinksIsSlowedByAddressAndByName() {
-    HttpPerson asking = HttpPerson.stranger("http://127.0.0.1:" + port);
+  void askingForPasswordLinksIsSlowedByAddressAndByName() throws Exception {
+    // From an address of its own, since asking from it counts for all tests.
+    MockMvc mvc =
+        MockMvcBuilders.webAppContextSetup(context)
+            .apply(SecurityMockMvcConfigurers.springSecurity())
+            .build();
     giveMail(owner, mail);
-    asking.get("/forgotten");
-    HttpResponse<String> answer = null;
+    MockHttpServletResponse answer = null;
     for (int i = 0; i < 12; i++) {
-      answer = asking.post("/forgotten", "login", mail);
+      answer =
+          mvc.perform(
+                  post("/forgotten")
+                      .param("login", mail)
+                      .with(formToken())
+                      .with(
+                          request -> {
+                            request.setRemoteAddr("198.51.100.7");
+                            return request;
+                          }))
+              .andReturn()
+              .getResponse();
     }
-    assertThat(answer.statusCode()).isEqualTo(429);
-    assertThat(answer.headers().firstValue("Retry-After")).isPresent();
+    assertThat(answer.getStatus()).isEqualTo(429);
+    assertThat(answer.getHeader("Retry-After")).isNotNull();
     await().until(() -> MAIL.to(mail).size() >= 3);
     assertThat(MAIL.to(mail)).hasSize(3);
   }

@@ -177,6 +177,29 @@ class TypeEditsTest extends ApplicationTest {
   }
 
   @Test
+  void who_usually_does_it_is_named_unless_somebody_else_is() {
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    SiteContext writer = join(site.site(), "Wim Aal", Role.WRITER);
+    SiteContext other = join(site.site(), "Ola Ek", Role.WRITER);
+
+    edits.setPerson(site, post, StepRole.WRITER, writer.personId());
+    edits.setPerson(site, post, StepRole.EDITOR, writer.personId());
+    undo.undoLatest(site);
+
+    assertThat(commission(post, null).article().people())
+        .containsExactly(Map.entry(StepRole.WRITER, writer.personId()));
+    Map<StepRole, Long> named = Map.of(StepRole.WRITER, other.personId());
+    assertThat(
+            articles
+                .commission(site, new Commission("Elvers", post, null, named, null))
+                .article()
+                .writerId())
+        .isEqualTo(other.personId());
+    team.remove(site, writer.personId());
+    assertThat(commission(post, null).article().writerId()).isNull();
+  }
+
+  @Test
   void a_copy_has_the_recipe_and_a_name_of_its_own() {
     ArticleType post = types.list(site.siteId(), Kind.NEW).get(0);
 

@@ -20,6 +20,8 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
     ENDED,
     /** No step left to do but to wait for its hour: never late. */
     SET,
+    /** Waits for something outside: neither late nor promised. */
+    ON_HOLD,
     /** Set, and past its day: a fault, not a delay. */
     NOT_PUBLISHED,
     /** In work without a publish date. */
@@ -59,6 +61,11 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
           plan.isOpen() ? inWork(plan, publishDate, today, calendar) : set(publishDate, today);
       case TO_COME, IN_HAND -> inWork(plan, publishDate, today, calendar);
     };
+  }
+
+  /** Of what is on hold, whatever its plan. */
+  public static Standing onHold() {
+    return of(State.ON_HOLD);
   }
 
   private static Standing set(@Nullable LocalDate publishDate, LocalDate today) {

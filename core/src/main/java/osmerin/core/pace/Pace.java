@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.article.Standing;
 import osmerin.core.workday.WorkCalendar;
 
 /**
@@ -15,6 +16,7 @@ import osmerin.core.workday.WorkCalendar;
  * @param atRisk any other dated in the month that can still be published in it
  * @param missing target less all of these, 0 or more
  * @param lost dated in the month, not live, and no longer possible in it
+ * @param held dated in the month and on hold, so not promised to it
  * @param expected how many should be live before today, see {@link #of}
  */
 public record Pace(
@@ -24,6 +26,7 @@ public record Pace(
     int atRisk,
     int missing,
     int lost,
+    int held,
     double expected,
     State state) {
 
@@ -62,7 +65,15 @@ public record Pace(
     double expected = expected(month, target, kept == null ? List.of() : kept, today, calendar);
     State state = state(target, count.done, missing, expected);
     return new Pace(
-        target, count.done, count.planned, count.atRisk, missing, count.lost, expected, state);
+        target,
+        count.done,
+        count.planned,
+        count.atRisk,
+        missing,
+        count.lost,
+        count.held,
+        expected,
+        state);
   }
 
   private static double expected(
@@ -98,6 +109,7 @@ public record Pace(
     private int planned;
     private int atRisk;
     private int lost;
+    private int held;
 
     Count(YearMonth month, LocalDate today) {
       this.month = month;
@@ -112,6 +124,8 @@ public record Pace(
       }
       if (article.liveOn() != null) {
         done++;
+      } else if (article.standing().state() == Standing.State.ON_HOLD) {
+        held++;
       } else if (!day.isBefore(today) && article.standing().state().isOnCourse()) {
         planned++;
       } else if (article.earliest() != null && !article.earliest().isAfter(month.atEndOfMonth())) {

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** Slows down what anybody may ask for without signing in: password links, and the set-up. */
+/** Slows down what can be tried again and again: password links, the set-up, passwords. */
 @Component
 public class AskGuard {
   private static final String EVERYWHERE = "everywhere";
@@ -15,12 +15,14 @@ public class AskGuard {
   private final Throttle linksFromAddress;
   private final Throttle codesFromAddress;
   private final Throttle codes;
+  private final Throttle passwords;
 
   AskGuard(Clock clock) {
     linksOfName = new Throttle(clock, 3, Duration.ofMinutes(20));
     linksFromAddress = new Throttle(clock, 10, Duration.ofMinutes(1));
     codesFromAddress = new Throttle(clock, 8, Duration.ofSeconds(30));
     codes = new Throttle(clock, 60, Duration.ofSeconds(10));
+    passwords = new Throttle(clock, 8, Duration.ofSeconds(30));
   }
 
   /** Counts asking for a password link; how long this address has to wait. */
@@ -31,6 +33,11 @@ public class AskGuard {
   /** Counts a link for a name; false when there were too many, of which nobody is told. */
   public boolean mayHaveLink(String name) {
     return linksOfName.attempt(name.strip().toLowerCase(Locale.ROOT)).isEmpty();
+  }
+
+  /** Counts a wrong guess of one's own password while signed in; how long to wait. */
+  public Optional<Duration> guessPassword(long personId) {
+    return passwords.attempt(String.valueOf(personId));
   }
 
   /** Counts a try of the set-up code; how long to wait, from this address or from anywhere. */
