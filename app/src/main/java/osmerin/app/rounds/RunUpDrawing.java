@@ -141,7 +141,7 @@ public record RunUpDrawing(
       boolean away = !plan.done() && !calendar.equals(calendars.site());
       LocalDate due = plan.due();
       return new Row(
-          plan.done() ? null : span(plan.earliestStart(), plan.earliestEnd()),
+          isDrawn(plan) ? span(plan.earliestStart(), plan.earliestEnd()) : null,
           plan.latestEnd() == null ? null : span(plan.earliestStart(), plan.latestEnd()),
           plan.done() ? null : middle(due),
           middle(step.doneOn()),
@@ -149,6 +149,11 @@ public record RunUpDrawing(
           planned.plan().deciding().contains(plan.step()),
           planned.isOverdue(plan),
           !plan.done() && due != null && due.isAfter(last) ? due : null);
+    }
+
+    /** Nobody knows when a follow-up begins of what has no publish date. */
+    private boolean isDrawn(PlannedStep plan) {
+      return !plan.done() && !(plan.step().followUp() && publishDay() == null);
     }
 
     /** What of a span lies within the days; null when nothing does. */

@@ -1,6 +1,7 @@
 package osmerin.app.types;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -82,8 +83,13 @@ public class GuideEdits implements Reversal {
     history.note(
         context,
         Right.WORK,
-        "How “%s” is done was written down.".formatted(step.name()),
+        "How “%s” of a %s is done was written down."
+            .formatted(step.name(), typeName(context, typeId)),
         Change.of(Thing.STEP_GUIDE, thing(typeId, key), GUIDE, was, is));
+  }
+
+  private String typeName(SiteContext context, long typeId) {
+    return types.find(context.siteId(), typeId).orElseThrow().name().toLowerCase(Locale.ROOT);
   }
 
   private boolean put(
