@@ -1,6 +1,7 @@
 package osmerin.app.steps;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
@@ -17,6 +18,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
@@ -87,14 +89,19 @@ class StepsController {
       Model model,
       HttpServletResponse response) {
     RecipeForm form = RecipeForm.sent(fields);
-    Map<Integer, String> faults = edits.change(site, number.number(), form, seen);
-    if (!faults.isEmpty()) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("seen", seen);
-      return page(site, articles.page(site, number.number(), null), form, faults, model);
+    Map<Integer, String> faults = new LinkedHashMap<>();
+    try {
+      faults.putAll(edits.change(site, number.number(), form, seen));
+      if (faults.isEmpty()) {
+        Foot.say(to, "The steps of " + number + " are saved. Due dates follow at once.");
+        return back(site, number);
+      }
+    } catch (RefusedException e) {
+      model.addAttribute("fault", e.getMessage());
     }
-    Foot.say(to, "The steps of " + number + " are saved. Due dates follow at once.");
-    return back(site, number);
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("seen", seen);
+    return page(site, articles.page(site, number.number(), null), form, faults, model);
   }
 
   /** What another publish date would change, while it is typed; nothing is changed. */

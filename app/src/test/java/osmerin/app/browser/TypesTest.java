@@ -104,6 +104,36 @@ class TypesTest extends BrowserTest {
   }
 
   @Test
+  void whatIsRefusedIsSaidInPlaceAndNothingTypedIsLost() {
+    String number = commissioned("Fourth", null);
+    browser.open(base + "/articles/" + number);
+    browser.run("[...document.querySelectorAll('.runup-steps .tick')].at(-1).click()");
+    browser.waitForText("#foot", "Done");
+    browser.open(base + "/articles/" + number + "/recipe");
+    browser.run("[...document.querySelectorAll('[data-recipe-remove]')].at(-1).click()");
+    browser.run("document.querySelector('.recipe-row [name=hours]').value = '77'");
+    browser.press("Save");
+    browser.waitForText(".fault", "is done and stays");
+    assertThat(browser.find(".recipe-row [name=hours]").getAttribute("value")).isEqualTo("77");
+    browser.open(base + "/setup/types");
+    browser.type("[aria-label='New role']", "Writer");
+    browser.run("document.querySelector(\"[aria-label='New role']\").form.requestSubmit()");
+    browser.waitForText("main [data-said]", "This site has the role “writer” already.");
+    browser.open(base + "/articles/" + number);
+    browser.run("document.querySelector('#hold-reason').closest('details').open = true");
+    browser.type("#hold-reason", "a quote");
+    browser.type("#hold-until", "1 jan 2020");
+    browser.press("Put on hold");
+    browser.waitForText("main [data-said]", "is yet to come");
+    assertThat(browser.find("#hold-reason").getAttribute("value")).isEqualTo("a quote");
+    browser.type("#hold-until", "+20");
+    browser.press("Put on hold");
+    browser.waitForText(".warning", "On hold");
+    browser.key("o");
+    browser.waitForText("#foot", "is no longer on hold");
+  }
+
+  @Test
   void whatFollowsFromAnotherDateIsSaidWhileItIsTyped() {
     LocalDate day = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.THURSDAY));
     String number = commissioned("Third", day);
