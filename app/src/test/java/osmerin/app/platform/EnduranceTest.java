@@ -156,7 +156,9 @@ class EnduranceTest {
           .atMost(PATIENCE)
           .until(() -> number("select count(*) from keyword_import") == imports);
       assertThat(number("select count(*) from keyword")).isEqualTo(kill * 3_000L);
-      assertThat(number("select count(*) from keyword where group_id is null")).isZero();
+      // After the first import a keyword that is alone waits for a person; nearly none is.
+      assertThat(number("select count(*) from keyword where group_id is null"))
+          .isLessThanOrEqualTo((kill - 1) * 30L);
       assertThat(
               number(
                   "select count(*) from keyword_group g where keywords != (select count(*) from"
