@@ -71,7 +71,7 @@ class AbsenceController {
         throw new RefusedException("Say from which day on.");
       }
       Absence absence = new Absence(0, person, first, last == null ? first : last, note);
-      edits.add(site, person, absence, anyway);
+      edits.add(site, absence, anyway);
       Foot.say(to, "The absence is added. Due dates follow at once.");
       return back(site);
     } catch (RefusedException e) {

@@ -3,13 +3,10 @@ package osmerin.app.absences;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
-import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -30,7 +27,6 @@ import osmerin.app.workdays.Absence;
 import osmerin.app.workdays.SiteCalendars;
 import osmerin.app.workdays.WorkdayService;
 import osmerin.core.text.Counted;
-import osmerin.core.workday.WorkCalendar;
 
 /** When people work: everybody says it of themselves, an owner of everybody on the site. */
 @Service
@@ -67,17 +63,18 @@ public class AbsenceEdits implements Reversal {
   }
 
   /**
-   * Adds an absence.
+   * Adds an absence; its id is not asked.
    *
    * @param anyway add it though articles become late or impossible by it
    * @throws AskException with these articles
    */
   @Transactional
-  public void add(SiteContext context, long personId, Absence absence, boolean anyway) {
+  public void add(SiteContext context, Absence absence, boolean anyway) {
+    long personId = absence.personId();
     String name = require(context, personId);
     check(context, absence);
     if (!anyway) {
-      ask(context, with(context, personId, absence), "Add it anyway");
+      ask(context, workdays.calendarsWith(context.site(), absence), "Add it anyway");
     }
     workdays.add(personId, absence.first(), absence.last(), absence.note().strip());
     history.note(
@@ -111,13 +108,6 @@ public class AbsenceEdits implements Reversal {
     }
   }
 
-  private SiteCalendars with(SiteContext context, long personId, Absence absence) {
-    SiteCalendars now = workdays.calendars(context.site());
-    Set<LocalDate> away =
-        absence.first().datesUntil(absence.last().plusDays(1)).collect(Collectors.toSet());
-    return now.with(personId, now.of(personId).without(away));
-  }
-
   private void ask(SiteContext context, SiteCalendars calendars, String anyway) {
     List<List<String>> worse = effects.of(context, calendars);
     if (!worse.isEmpty()) {
@@ -140,7 +130,7 @@ public class AbsenceEdits implements Reversal {
     history.note(
         context,
         Right.READ,
-        "%s is not away %s.".formatted(name, words(absence)),
+        "The absence of %s was removed: %s.".formatted(name, words(absence)),
         Change.of(
             Thing.WORKDAYS,
             absence.personId(),
@@ -169,7 +159,7 @@ public class AbsenceEdits implements Reversal {
       return;
     }
     if (!anyway) {
-      ask(context, working(context, personId, days), "Set them anyway");
+      ask(context, workdays.calendarsWith(context.site(), personId, days), "Set them anyway");
     }
     workdays.setDays(personId, days);
     history.note(
@@ -184,22 +174,6 @@ public class AbsenceEdits implements Reversal {
             words(days),
             new KeptDays(before),
             new KeptDays(days)));
-  }
-
-  private SiteCalendars working(SiteContext context, long personId, @Nullable List<Integer> days) {
-    SiteCalendars now = workdays.calendars(context.site());
-    WorkCalendar site = now.site();
-    Set<DayOfWeek> week =
-        days == null
-            ? site.week()
-            : days.stream()
-                .map(DayOfWeek::of)
-                .collect(Collectors.toCollection(() -> EnumSet.noneOf(DayOfWeek.class)));
-    List<Absence> absences =
-        workdays.absences(context.site(), context.today()).stream()
-            .filter(absence -> absence.personId() == personId)
-            .toList();
-    return now.with(personId, WorkdayService.calendar(site, week, absences));
   }
 
   /** "Mon 30 Nov to Fri 4 Dec 2026, holiday". */
@@ -229,7 +203,7 @@ public class AbsenceEdits implements Reversal {
   public void reverse(SiteContext context, String key, List<Change> changes) {
     long personId = Long.parseLong(key);
     require(context, personId);
-    for (Change change : new ArrayList<>(changes)) {
+    for (Change change : changes) {
       boolean done =
           change.field().equals(WEEK)
               ? putDays(context, personId, change)

@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,15 +18,16 @@ import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.RoundRecipe;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.StepState;
+import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.PlannedStep;
-import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
 
 /**
@@ -173,7 +172,7 @@ public class ArticleEdits {
    */
   @Transactional
   public void tick(SiteContext context, int number, String key, boolean done) {
-    PlannedRound planned = looking.page(context, number, null).planned();
+    PlannedRound planned = looking.planned(context, number);
     Round round = planned.round();
     StepRow row =
         planned.steps().stream()
@@ -221,7 +220,7 @@ public class ArticleEdits {
         tick);
   }
 
-  /** Gives the round another type; what is done stays done where the new run-up has the step. */
+  /** Gives the round another type; what is done stays, and so do steps of its own. */
   @Transactional
   public void setType(SiteContext context, int number, long typeId) {
     context.require(Right.EDIT);
@@ -231,19 +230,20 @@ public class ArticleEdits {
         context,
         Right.EDIT,
         "%s is a %s now.".formatted(round.reference(), type.name().toLowerCase(Locale.ROOT)),
-        type(round, type));
+        type(context, round, type));
   }
 
   /** Without an entry of its own; none when nothing changes. */
-  List<Change> type(Round round, ArticleType type) {
+  List<Change> type(SiteContext context, Round round, ArticleType type) {
     if (round.typeId() == type.id()) {
       return List.of();
     }
     if (round.isLive()) {
       throw new RefusedException(round.reference() + " is live; its type stays.");
     }
+    RoundRecipe recipe = steps.recipe(round.id());
     List<StepState> before = steps.states(round.id());
-    List<StepState> after = retyped(before, types.steps(type.id()));
+    List<StepState> after = retyped(context, round, type, before);
     articles.setType(round.id(), type.id());
     steps.put(round.id(), after);
     return List.of(
@@ -253,17 +253,20 @@ public class ArticleEdits {
             "Type",
             round.typeName(),
             type.name(),
-            new KeptType(round.typeId(), List.of(), before),
-            new KeptType(type.id(), List.of(), after)));
+            KeptType.of(round.typeId(), recipe, before),
+            KeptType.of(type.id(), steps.recipe(round.id()), after)));
   }
 
-  /** The steps of the new type; what both have keeps its tick, its person and its pin. */
-  private static List<StepState> retyped(List<StepState> before, List<RunUpStep> steps) {
-    Map<String, StepState> byKey =
-        before.stream().collect(Collectors.toMap(s -> s.step().key(), Function.identity()));
-    return steps.stream()
-        .map(step -> byKey.getOrDefault(step.key(), StepState.open(step)).with(step))
-        .toList();
+  private List<StepState> retyped(
+      SiteContext context, Round round, ArticleType type, List<StepState> before) {
+    ArticleType was = types.find(context.siteId(), round.typeId()).orElseThrow();
+    int version = steps.recipe(round.id()).version();
+    return StepStates.following(before, types.stepsAt(was, version), types.steps(type.id()))
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "The steps that %s has of its own don't go with “%s”. Change them first."
+                        .formatted(round.reference(), type.name())));
   }
 
   /** Puts an article out of sight, or brings it back. */

@@ -12,6 +12,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepState;
+import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
@@ -126,8 +127,11 @@ class ArticleReversal implements Reversal {
     }
     KeptType back = change.from(KeptType.class);
     articles.setType(round.id(), back.typeId());
+    if (back.recipe() != null) {
+      steps.setRecipe(back.recipe());
+    }
     if (back.steps() != null) {
-      steps.put(round.id(), back.steps());
+      steps.put(round.id(), StepStates.back(back.steps(), steps.states(round.id())));
       return true;
     }
     List<StepState> plain = types.steps(back.typeId()).stream().map(StepState::open).toList();

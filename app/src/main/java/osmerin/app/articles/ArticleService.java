@@ -20,9 +20,9 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.GroupArticle;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Planning;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.RoundPlanner;
-import osmerin.app.rounds.RunUpDrawing;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRow;
@@ -30,13 +30,9 @@ import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.workdays.SiteCalendars;
-import osmerin.app.workdays.WorkdayService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
-import osmerin.core.runup.RunUp;
 import osmerin.core.runup.StepDifference;
 import osmerin.core.runup.StepRole;
 
@@ -46,8 +42,7 @@ public class ArticleService {
   private final ArticleMapper articles;
   private final Steps steps;
   private final ArticleTypeService types;
-  private final SiteService sites;
-  private final WorkdayService workdays;
+  private final Planning planning;
   private final History history;
   private final ArticleNotices notices;
 
@@ -55,15 +50,13 @@ public class ArticleService {
       ArticleMapper articles,
       Steps steps,
       ArticleTypeService types,
-      SiteService sites,
-      WorkdayService workdays,
+      Planning planning,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
     this.steps = steps;
     this.types = types;
-    this.sites = sites;
-    this.workdays = workdays;
+    this.planning = planning;
     this.history = history;
     this.notices = notices;
   }
@@ -88,9 +81,8 @@ public class ArticleService {
     ArticleType type = type(context, Kind.NEW, commission.typeId());
     int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
-    Map<StepRole, Long> people = new HashMap<>(types.people(context.siteId(), type.id()));
-    people.putAll(commission.people());
-    people.forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
+    people(context, type, commission)
+        .forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
     beginRound(context, article, 1, type, commission.publishDate());
     Round round = get(context, number);
     List<Change> changes = new ArrayList<>(besides);
@@ -144,15 +136,26 @@ public class ArticleService {
     articles.removeRound(round.id(), round.article().id(), round.ordinal() - 1);
   }
 
-  /** Why a round of this type that begins today cannot be published on a day; empty if it can. */
+  /** Why an article that is commissioned cannot be published on its date; empty if it can. */
+  public Optional<Impossible> impossible(SiteContext context, Commission commission) {
+    ArticleType type = type(context, Kind.NEW, commission.typeId());
+    Map<StepRole, Long> people = people(context, type, commission);
+    return planning.impossible(context.site(), types.runUp(type), people, commission.publishDate());
+  }
+
+  /** Why a refresh that begins today cannot be published on a day; empty if it can. */
   public Optional<Impossible> impossible(
-      SiteContext context, Kind kind, long typeId, @Nullable LocalDate publishDate) {
-    if (publishDate == null) {
-      return Optional.empty();
-    }
-    RunUp runUp = types.runUp(type(context, kind, typeId));
-    BackPlan plan = planner(context.site()).fresh(runUp, publishDate);
-    return Impossible.is(plan) ? Optional.of(Impossible.of(plan, publishDate)) : Optional.empty();
+      SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
+    ArticleType depth = type(context, Kind.REFRESH, depthId);
+    Map<StepRole, Long> people = get(context, number).article().people();
+    return planning.impossible(context.site(), types.runUp(depth), people, publishDate);
+  }
+
+  /** Who is named, and for what is left open who usually does it. */
+  private Map<StepRole, Long> people(SiteContext context, ArticleType type, Commission commission) {
+    Map<StepRole, Long> people = new HashMap<>(types.people(context.siteId(), type.id()));
+    people.putAll(commission.people());
+    return people;
   }
 
   private void beginRound(
@@ -191,15 +194,25 @@ public class ArticleService {
 
   public ArticlePage page(SiteContext context, int number, @Nullable Integer ordinal) {
     Round round = get(context, number, ordinal);
-    SiteCalendars calendars = workdays.calendars(context.site());
+    RoundPlanner planner = planning.planner(context.site());
     List<StepRow> rows = steps.of(List.of(round.id()));
-    PlannedRound planned = new RoundPlanner(calendars, context.today()).plan(round, rows);
+    PlannedRound planned = planner.plan(round, rows);
     return new ArticlePage(
         planned,
         articles.roundsOf(round.article().id()),
         articles.moves(round.article().id()),
         StepDifference.of(types.steps(round.typeId()), rows.stream().map(StepRow::step).toList()),
-        RunUpDrawing.of(planned, calendars));
+        planner.draw(planned));
+  }
+
+  /** The current round with its steps worked out for today. */
+  public PlannedRound planned(SiteContext context, int number) {
+    return planned(context, number, null);
+  }
+
+  /** The same of a given round. */
+  public PlannedRound planned(SiteContext context, int number, @Nullable Integer ordinal) {
+    return planned(context, List.of(get(context, number, ordinal))).get(0);
   }
 
   /** All rounds in work, by publish date, those without one last. */
@@ -263,10 +276,6 @@ public class ArticleService {
     return articles.byGroup(siteId).stream().collect(Collectors.groupingBy(GroupArticle::groupId));
   }
 
-  private PlannedRound planned(SiteContext context, Round round) {
-    return planned(context, List.of(round)).get(0);
-  }
-
   /** Rounds with their steps worked out for today. */
   List<PlannedRound> planned(SiteContext context, List<Round> rounds) {
     return plan(context.site(), rounds);
@@ -277,17 +286,12 @@ public class ArticleService {
       return List.of();
     }
     List<StepRow> rows = steps.of(rounds.stream().map(Round::id).toList());
-    return planner(site).plan(rounds, rows);
-  }
-
-  /** Plans rounds of a site as of today. */
-  public RoundPlanner planner(Site site) {
-    return new RoundPlanner(workdays.calendars(site), sites.today(site));
+    return planning.planner(site).plan(rounds, rows);
   }
 
   /** The plan that a round would have with another publish date. */
   BackPlan planWith(SiteContext context, Round round, LocalDate date) {
     List<StepRow> rows = steps.of(List.of(round.id()));
-    return planner(context.site()).backPlan(round, rows, date);
+    return planning.planner(context.site()).backPlan(round, rows, date);
   }
 }

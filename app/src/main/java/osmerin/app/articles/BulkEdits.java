@@ -173,7 +173,7 @@ public class BulkEdits {
                         "That type is not for %s, a %s."
                             .formatted(
                                 round.reference(), round.typeName().toLowerCase(Locale.ROOT))));
-    return edits.type(round, type);
+    return edits.type(context, round, type);
   }
 
   private static Stage stage(String value) {

@@ -146,11 +146,11 @@ public class CommissionForm {
     Map<String, String> faults = faults(site, answers, origin);
     Optional<Impossible> impossible =
         faults.isEmpty() && !Boolean.TRUE.equals(answers.anyway())
-            ? articles.impossible(site, Kind.NEW, answers.type(), answers.date(site))
+            ? articles.impossible(site, commission(site, answers, origin))
             : Optional.empty();
     if (faults.isEmpty() && impossible.isEmpty()) {
       Round round = commissioning.apply(commission(site, answers, origin));
-      PlannedRound planned = articles.page(site, round.article().number(), null).planned();
+      PlannedRound planned = articles.planned(site, round.article().number());
       Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
     }

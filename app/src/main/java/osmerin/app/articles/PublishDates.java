@@ -17,6 +17,7 @@ import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Planning;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.RoundPlanner;
 import osmerin.app.rounds.Setback;
@@ -32,13 +33,19 @@ public class PublishDates {
 
   private final ArticleMapper articles;
   private final ArticleService looking;
+  private final Planning planning;
   private final History history;
   private final ArticleNotices notices;
 
   PublishDates(
-      ArticleMapper articles, ArticleService looking, History history, ArticleNotices notices) {
+      ArticleMapper articles,
+      ArticleService looking,
+      Planning planning,
+      History history,
+      ArticleNotices notices) {
     this.articles = articles;
     this.looking = looking;
+    this.planning = planning;
     this.history = history;
     this.notices = notices;
   }
@@ -93,7 +100,7 @@ public class PublishDates {
    * @throws AskException when there are any
    */
   void askOfSetbacks(SiteContext context, List<Round> rounds, int days) {
-    RoundPlanner planner = looking.planner(context.site());
+    RoundPlanner planner = planning.planner(context.site());
     List<String> words = new ArrayList<>();
     int worse = 0;
     for (PlannedRound now : looking.planned(context, rounds)) {

@@ -17,6 +17,7 @@ import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
@@ -149,10 +150,10 @@ class BriefController {
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @Nullable Integer round,
       Model model) {
-    var page = articles.page(site, number.number(), round);
-    Brief brief = briefs.get(site, page.round());
-    model.addAttribute("planned", page.planned());
-    model.addAttribute("round", page.round());
+    PlannedRound planned = articles.planned(site, number.number(), round);
+    Brief brief = briefs.get(site, planned.round());
+    model.addAttribute("planned", planned);
+    model.addAttribute("round", planned.round());
     model.addAttribute("brief", brief);
     model.addAttribute("site", site.site());
     model.addAttribute("evidence", evidence.find(site, brief.primaryKeyword()).orElse(null));

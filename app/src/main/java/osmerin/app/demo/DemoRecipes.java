@@ -132,7 +132,7 @@ class DemoRecipes {
     LocalDate away = in.month().in(13);
     long draws = in.people().get(DRAWS);
     Absence week = new Absence(0, draws, away, away.plusDays(8), "walking in the hills");
-    absences.add(in.as(OWNER), draws, week, true);
+    absences.add(in.as(OWNER), week, true);
     absences.setDays(in.as(OWNER), in.people().get(PART_TIME), List.of(1, 2, 3, 4), true);
   }
 }

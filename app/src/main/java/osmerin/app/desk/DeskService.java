@@ -140,10 +140,7 @@ public class DeskService {
 
   private static DeskStep step(PlannedRound planned, StepRow row, LocalDate due, LocalDate today) {
     String waitsFor =
-        planned.steps().stream()
-            .filter(other -> row.after().contains(other.key()) && other.doneOn() == null)
-            .map(StepRow::name)
-            .collect(Collectors.joining(", "));
+        planned.waitsFor(row).stream().map(StepRow::name).collect(Collectors.joining(", "));
     return new DeskStep(
         planned.round(), row.key(), row.name(), row.estimate(), due, due.isBefore(today), waitsFor);
   }
@@ -187,11 +184,10 @@ public class DeskService {
     for (PlannedRound planned : open) {
       Round round = planned.round();
       if (round.isOnHold() && round.hold().isAskedAbout(context.today())) {
-        Long freeBy = round.hold().freeBy();
         boolean mine =
-            freeBy == null
+            round.hold().freeBy() == null
                 ? context.may(Right.EDIT) && concerns(context, round)
-                : freeBy == context.personId();
+                : freesIt(context, round);
         if (mine) {
           waiting.add(waiting(context, "Still on hold?", round, "", round.hold().reason(), false));
         }

@@ -1,11 +1,14 @@
 package osmerin.app.hours;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.runups.MeasuredStep;
 import osmerin.core.runup.Estimates;
@@ -23,7 +26,7 @@ record HoursReport(List<Type> types, List<Person> people) {
   /**
    * A step of a type.
    *
-   * @param estimate hours that were planned for the last one
+   * @param estimate hours that were planned for the one that was done last
    * @param median of the hours they took
    * @param suggested for the estimate, null where too few were measured or it says the same
    */
@@ -38,31 +41,29 @@ record HoursReport(List<Type> types, List<Person> people) {
     }
   }
 
-  static HoursReport of(List<MeasuredStep> measured) {
-    Map<Long, List<MeasuredStep>> byType = grouped(measured, MeasuredStep::typeId);
+  static HoursReport of(List<MeasuredStep> measured, Map<Long, String> names) {
     List<Type> types = new ArrayList<>();
-    byType.forEach(
-        (id, steps) -> {
-          List<Step> rows = new ArrayList<>();
-          grouped(steps, MeasuredStep::key).values().forEach(same -> rows.add(step(same)));
-          types.add(new Type(id, steps.get(0).typeName(), rows));
-        });
+    grouped(measured, MeasuredStep::typeId)
+        .forEach((id, steps) -> types.add(new Type(id, steps.get(0).typeName(), steps(steps))));
     List<Person> people = new ArrayList<>();
-    new TreeMap<>(grouped(measured, MeasuredStep::person))
+    new TreeMap<>(grouped(measured, s -> names.getOrDefault(s.person(), "nobody named")))
         .forEach((name, steps) -> people.add(person(name, steps)));
     return new HoursReport(types, people);
   }
 
+  private static List<Step> steps(List<MeasuredStep> ofType) {
+    return grouped(ofType, MeasuredStep::key).values().stream().map(HoursReport::step).toList();
+  }
+
   private static <K> Map<K, List<MeasuredStep>> grouped(
       List<MeasuredStep> steps, Function<MeasuredStep, K> key) {
-    Map<K, List<MeasuredStep>> groups = new LinkedHashMap<>();
-    steps.forEach(s -> groups.computeIfAbsent(key.apply(s), k -> new ArrayList<>()).add(s));
-    return groups;
+    return steps.stream()
+        .collect(Collectors.groupingBy(key, LinkedHashMap::new, Collectors.toList()));
   }
 
   private static Step step(List<MeasuredStep> same) {
     List<Double> hours = same.stream().map(MeasuredStep::hours).toList();
-    MeasuredStep last = same.get(same.size() - 1);
+    MeasuredStep last = Collections.max(same, Comparator.comparing(MeasuredStep::doneOn));
     Double suggested =
         Estimates.suggested(hours).stream()
             .filter(value -> value != last.estimate())

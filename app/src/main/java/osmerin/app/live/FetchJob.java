@@ -8,7 +8,7 @@ import java.io.Serializable;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Instant;
+import java.time.Duration;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -36,6 +36,9 @@ import osmerin.formats.text.UnreadableFileException;
 public class FetchJob {
   private static final Logger LOG = LoggerFactory.getLogger(FetchJob.class);
   private static final TaskDescriptor<Order> TASK = TaskDescriptor.of("fetch", Order.class);
+
+  /** So long somebody waits before they are shown how far it is. */
+  private static final Duration PATIENCE = Duration.ofSeconds(3);
 
   private static final long GLANCE_MILLIS = 50;
   private static final int LONGEST_ADDRESS = 2_000;
@@ -79,7 +82,7 @@ public class FetchJob {
     if (address.isEmpty() || address.length() > LONGEST_ADDRESS) {
       throw new RefusedException("Type the address of a sitemap or a feed.");
     }
-    UUID id = work.begin(context, LongWork.FETCH, address);
+    UUID id = work.begin(context, "Fetch", address);
     Order order = new Order(context.siteId(), context.personId(), id, address);
     jobs.scheduleIfNotExists(TASK.instance(id.toString()).data(order).scheduledTo(clock.instant()));
     return id;
@@ -87,9 +90,9 @@ public class FetchJob {
 
   /** How it stands once it is over, or after a moment of waiting. */
   Work glance(SiteContext context, UUID id) {
-    Instant until = Instant.now().plus(LongWork.GLANCED_AT);
+    long glances = PATIENCE.toMillis() / GLANCE_MILLIS + 1;
     Work now = work.get(context, id);
-    while (!now.isOver() && Instant.now().isBefore(until)) {
+    for (long i = 0; i < glances && !now.isOver(); i++) {
       try {
         Thread.sleep(GLANCE_MILLIS);
       } catch (InterruptedException e) {
@@ -116,20 +119,37 @@ public class FetchJob {
               context,
               order.address(),
               (step, part, total) -> work.step(order.work(), step, part, total));
-      work.done(context, order.work(), said(begun), live + kept);
+      done(context, begun, live + kept);
     } catch (WorkStoppedException e) {
       LOG.info("fetching {} was stopped", order.work());
     } catch (UnreadableFileException | RefusedException e) {
-      work.failed(context, order.work(), String.valueOf(e.getMessage()), again);
+      failed(context, begun, String.valueOf(e.getMessage()), again);
     } catch (RuntimeException e) {
       LOG.error("fetching {} failed", order.work(), e);
-      work.failed(context, order.work(), "It broke off. The log of today says why.", again);
+      failed(context, begun, "It broke off. The log of today says why.", again);
     }
   }
 
-  /** What the notice says. */
-  private static String said(Work begun) {
-    return "What " + begun.name() + " says is live waits for you to look at it.";
+  /** Whoever still waits sees it without a notice. */
+  private boolean isWaitedFor(Work begun) {
+    return clock.instant().isBefore(begun.startedAt().plus(PATIENCE));
+  }
+
+  private void done(SiteContext context, Work begun, String path) {
+    if (isWaitedFor(begun)) {
+      work.doneQuietly(begun.id(), path);
+    } else {
+      work.done(
+          context, begun.id(), "The pages of " + begun.name() + " are ready to import.", path);
+    }
+  }
+
+  private void failed(SiteContext context, Work begun, String fault, String path) {
+    if (isWaitedFor(begun)) {
+      work.failedQuietly(begun.id(), fault, path);
+    } else {
+      work.failed(context, begun.id(), fault, path);
+    }
   }
 
   private static String encoded(String address) {

@@ -19,7 +19,6 @@ import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
 
 /** Opening a refresh. */
@@ -55,7 +54,7 @@ class RefreshController {
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
     if (!anyway) {
-      articles.impossible(site, Kind.REFRESH, depth, date).ifPresent(RefreshController::ask);
+      articles.impossible(site, number.number(), depth, date).ifPresent(RefreshController::ask);
     }
     Round round = refreshing.begin(site, number.number(), depth, date);
     String when = date == null ? "" : ", to be published on " + In.day(date);

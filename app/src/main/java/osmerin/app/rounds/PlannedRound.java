@@ -2,10 +2,6 @@ package osmerin.app.rounds;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.runups.StepRow;
 import osmerin.core.article.Standing;
@@ -46,33 +42,20 @@ public record PlannedRound(
         && step.due().isBefore(today);
   }
 
+  /** The steps that must be done before a step can start. */
+  public List<StepRow> waitsFor(StepRow step) {
+    return steps.stream()
+        .filter(other -> other.doneOn() == null && step.after().contains(other.key()))
+        .toList();
+  }
+
   /** The first step that can start now: whose turn it is; null when nothing can. */
   public @Nullable StepRow turn() {
-    Set<String> open =
-        steps.stream()
-            .filter(step -> step.doneOn() == null)
-            .map(StepRow::key)
-            .collect(Collectors.toSet());
     return steps.stream()
         .filter(step -> step.doneOn() == null && step.followUp() == round.isLive())
-        .filter(step -> step.after().stream().noneMatch(open::contains))
+        .filter(step -> waitsFor(step).isEmpty())
         .findFirst()
         .orElse(null);
-  }
-
-  /** Who does it; null when nobody is named. */
-  public @Nullable Long turnHolder() {
-    return turn() == null ? null : round.holder(turn());
-  }
-
-  /** ", next: write the draft, Jory Pell", or nothing. */
-  public String turnWords(Map<Long, String> names) {
-    StepRow turn = turn();
-    if (turn == null || round.isLive()) {
-      return "";
-    }
-    String who = turnHolder() == null ? turn.role() + ", unassigned" : names.get(turnHolder());
-    return ", next: " + turn.name().toLowerCase(Locale.ROOT) + ", " + who;
   }
 
   /** The names of the steps before publishing that are to be done yet. */

@@ -80,9 +80,9 @@ public record Round(
     return article.people().get(role);
   }
 
-  /** Who does a step: who is named for it, or else for its role; null when nobody is. */
+  /** Who does a step; null when nobody is named. */
   public @Nullable Long holder(StepRow step) {
-    return step.personId() != null ? step.personId() : person(step.role());
+    return StepRow.holder(step.personId(), person(step.role()));
   }
 
   /** Whether the person does steps of some role, or one of the steps. */

@@ -13,6 +13,7 @@ import osmerin.core.article.Standing;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.StepProgress;
+import osmerin.core.runup.StepRole;
 import osmerin.core.workday.WorkCalendar;
 
 /** Works the plans of rounds out for one site and one day. */
@@ -42,14 +43,26 @@ public final class RoundPlanner {
     return new PlannedRound(round, steps, plan, standing, today);
   }
 
+  /** Draws a round that was planned here over the days. */
+  public RunUpDrawing draw(PlannedRound planned) {
+    return RunUpDrawing.of(planned, calendars);
+  }
+
   /** The round as it would be with these steps. */
   public PlannedRound planStates(Round round, List<StepState> states) {
     return plan(round, states.stream().map(state -> StepRow.of(round.id(), state)).toList());
   }
 
-  /** The plan of a round that begins today. */
-  public BackPlan fresh(RunUp runUp, LocalDate publishDate) {
-    return BackPlan.of(BackPlan.Request.of(runUp, publishDate, today, calendars.site(), Map.of()));
+  /** The plan of a round that begins today and is done by these people. */
+  public BackPlan fresh(RunUp runUp, Map<StepRole, Long> people, LocalDate publishDate) {
+    return BackPlan.of(
+        new BackPlan.Request(
+            runUp,
+            publishDate,
+            today,
+            calendars.site(),
+            step -> calendars.of(people.get(step.role())),
+            Map.of()));
   }
 
   /** The plan that the round would have with another publish date. */

@@ -72,7 +72,7 @@ public record RunUpDrawing(
       @Nullable LocalDate beyond) {}
 
   /** Draws it. */
-  public static RunUpDrawing of(PlannedRound planned, SiteCalendars calendars) {
+  static RunUpDrawing of(PlannedRound planned, SiteCalendars calendars) {
     return new Drawing(planned, calendars).drawing();
   }
 

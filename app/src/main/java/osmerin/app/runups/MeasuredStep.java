@@ -1,11 +1,16 @@
 package osmerin.app.runups;
 
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
 /**
  * A step that is done, and what it took.
  *
  * @param estimate hours that were planned
  * @param hours that it took
- * @param person who did it
+ * @param onStep who was named for the step itself
+ * @param ofRole who was named for its role
+ * @param doneBy who ticked it off
  */
 public record MeasuredStep(
     long typeId,
@@ -14,4 +19,14 @@ public record MeasuredStep(
     String name,
     double estimate,
     double hours,
-    String person) {}
+    LocalDate doneOn,
+    @Nullable Long onStep,
+    @Nullable Long ofRole,
+    @Nullable Long doneBy) {
+
+  /** Who did it; if nobody was named, who ticked it off. */
+  public @Nullable Long person() {
+    Long holder = StepRow.holder(onStep, ofRole);
+    return holder != null ? holder : doneBy;
+  }
+}

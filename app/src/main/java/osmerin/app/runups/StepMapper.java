@@ -25,8 +25,6 @@ interface StepMapper {
 
   void put(@Param("roundId") long roundId, @Param("steps") List<StepState> steps);
 
-  RoundRecipe recipe(@Param("roundId") long roundId);
-
   List<RoundRecipe> recipes(@Param("roundIds") List<Long> roundIds);
 
   void setRecipe(RoundRecipe recipe);
@@ -39,8 +37,7 @@ interface StepMapper {
 
   List<MeasuredStep> measured(@Param("siteId") long siteId, @Param("since") LocalDate since);
 
-  int claim(
-      @Param("roundId") long roundId, @Param("key") String key, @Param("personId") long personId);
+  long lock(@Param("roundId") long roundId);
 
   void remove(@Param("roundId") long roundId);
 }

@@ -36,6 +36,11 @@ public record StepRow(
     @Nullable LocalDate doneDue,
     @Nullable Double realHours) {
 
+  /** Who does a step: who is named for it, or else for its role; null when nobody is. */
+  public static @Nullable Long holder(@Nullable Long onStep, @Nullable Long ofRole) {
+    return onStep != null ? onStep : ofRole;
+  }
+
   /** As the run-up has it. */
   public RunUpStep step() {
     return new RunUpStep(

@@ -24,6 +24,10 @@ public record StepState(
     @Nullable LocalDate doneDue,
     @Nullable Double realHours) {
 
+  public String key() {
+    return step.key();
+  }
+
   /** One that is to be done, by whoever has its role, when the plan says. */
   public static StepState open(RunUpStep step) {
     return new StepState(step, null, null, null, null, null, null, null);

@@ -47,7 +47,7 @@ public class Steps {
 
   /** Gives a round other steps, or the same ones planned otherwise; all that is kept of them. */
   public void put(long roundId, List<StepState> states) {
-    steps.removeBut(roundId, states.stream().map(state -> state.step().key()).toList());
+    steps.removeBut(roundId, states.stream().map(StepState::key).toList());
     if (!states.isEmpty()) {
       steps.put(roundId, states);
     }
@@ -55,7 +55,7 @@ public class Steps {
 
   /** The recipe that a round has its steps from. */
   public RoundRecipe recipe(long roundId) {
-    return steps.recipe(roundId);
+    return steps.recipes(List.of(roundId)).get(0);
   }
 
   /** The same for several rounds. */
@@ -66,6 +66,12 @@ public class Steps {
   /** Sets the recipe that a round has its steps from; the steps are put apart. */
   public void setRecipe(RoundRecipe recipe) {
     steps.setRecipe(recipe);
+  }
+
+  /** The same as {@link #states}; nobody else changes them until the transaction ends. */
+  public List<StepState> locked(long roundId) {
+    steps.lock(roundId);
+    return states(roundId);
   }
 
   /** All that is kept of the steps of a round, in their order. */
@@ -81,10 +87,5 @@ public class Steps {
   /** Steps of which somebody said what they took, done on a day or later, by type and order. */
   public List<MeasuredStep> measured(long siteId, LocalDate since) {
     return steps.measured(siteId, since);
-  }
-
-  /** Gives an open step that nobody is named for to a person; whether it was so. */
-  public boolean claim(long roundId, String key, long personId) {
-    return steps.claim(roundId, key, personId) == 1;
   }
 }

@@ -1,8 +1,6 @@
 package osmerin.app.steps;
 
 import java.util.Objects;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,19 +11,19 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.runup.HoursText;
 
 /** What steps really took, said by whoever did them. */
 @Service
 public class RealHours implements RoundReversal {
   private static final String HOURS = "Hours: ";
-  private static final double MOST = 1_000;
-  private static final Pattern TYPED = Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,2})?)\\s*h?");
 
   private final ArticleService articles;
   private final Steps steps;
@@ -44,7 +42,7 @@ public class RealHours implements RoundReversal {
    */
   @Transactional
   public void set(SiteContext context, int number, String key, String typed) {
-    var planned = articles.page(context, number, null).planned();
+    PlannedRound planned = articles.planned(context, number);
     Round round = planned.round();
     StepRow row =
         planned.steps().stream()
@@ -65,7 +63,7 @@ public class RealHours implements RoundReversal {
         context,
         Right.WORK,
         hours == null
-            ? "What “%s” of %s took is open.".formatted(row.name(), round.reference())
+            ? "The hours of “%s” of %s were removed.".formatted(row.name(), round.reference())
             : "“%s” of %s took %s.".formatted(row.name(), round.reference(), words(hours)),
         Change.of(
             Thing.ARTICLE,
@@ -78,20 +76,18 @@ public class RealHours implements RoundReversal {
   }
 
   private static @Nullable Double hours(String typed) {
-    String text = typed.strip();
-    if (text.isEmpty()) {
+    if (typed.isBlank()) {
       return null;
     }
-    Matcher matcher = TYPED.matcher(text);
-    double hours = matcher.matches() ? Double.parseDouble(matcher.group(1).replace(',', '.')) : -1;
-    if (hours <= 0 || hours > MOST) {
-      throw new RefusedException("Hours are a number such as 1.5.");
+    double hours = HoursText.read(typed).orElseThrow(() -> new RefusedException(HoursText.HINT));
+    if (hours == 0) {
+      throw new RefusedException("A step takes more than 0 hours. Leave the field empty instead.");
     }
     return hours;
   }
 
   private static @Nullable String words(@Nullable Double hours) {
-    return hours == null ? null : hours + " h";
+    return hours == null ? null : HoursText.of(hours) + " h";
   }
 
   @Override

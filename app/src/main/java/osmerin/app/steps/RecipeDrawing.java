@@ -3,6 +3,7 @@ package osmerin.app.steps;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import osmerin.core.runup.HoursText;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeBars;
 import osmerin.core.runup.RunUpStep;
@@ -48,11 +49,10 @@ public record RecipeDrawing(String summary, List<Day> days, List<Bar> bars, doub
 
   private static String summary(List<RunUpStep> steps, RecipeBars bars) {
     double hours = steps.stream().mapToDouble(RunUpStep::estimate).sum();
-    String text = String.format(java.util.Locale.ROOT, "%.2f", hours).replaceFirst("\\.?0+$", "");
     return "%s, %s %s, %s before it goes live."
         .formatted(
             Counted.of(steps.size(), "step"),
-            text,
+            HoursText.of(hours),
             hours == 1 ? "hour" : "hours",
             Counted.of(bars.daysBefore(), "working day"));
   }

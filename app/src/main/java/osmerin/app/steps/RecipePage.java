@@ -22,8 +22,8 @@ public final class RecipePage {
    */
   public record Shown(int number, RecipeForm.Row row, @Nullable String fault) {}
 
-  /** Adds the rows with what is wrong with them. */
-  public static void show(
+  /** Adds the rows with what is wrong with them; returns what they say. */
+  public static Recipe show(
       Model model, RecipeForm form, Map<Integer, String> faults, Set<StepRole> roles) {
     Recipe recipe = Recipe.read(form.recipe(), Set.of());
     List<Shown> rows = new ArrayList<>();
@@ -35,6 +35,7 @@ public final class RecipePage {
     model.addAttribute("stepRoles", roles);
     model.addAttribute("completions", Completion.values());
     draw(model, recipe);
+    return recipe;
   }
 
   /** Adds the drawing, or what is wrong. */

@@ -1,5 +1,6 @@
 package osmerin.app.steps;
 
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -9,9 +10,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -25,17 +25,20 @@ import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.RoundRecipe;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.runups.StepState;
+import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RunUpStep;
+import osmerin.core.runup.StepDifference;
 import osmerin.core.runup.StepRole;
-import osmerin.core.text.Counted;
 import osmerin.core.workday.DayText;
 
 /** Changes the steps of one article; its type is untouched. */
@@ -45,6 +48,7 @@ public class StepEdits implements RoundReversal {
 
   private final ArticleService articles;
   private final Steps steps;
+  private final ArticleTypeService types;
   private final StepRoles roles;
   private final TeamService team;
   private final History history;
@@ -53,29 +57,34 @@ public class StepEdits implements RoundReversal {
   StepEdits(
       ArticleService articles,
       Steps steps,
+      ArticleTypeService types,
       StepRoles roles,
       TeamService team,
       History history,
       Notices notices) {
     this.articles = articles;
     this.steps = steps;
+    this.types = types;
     this.roles = roles;
     this.team = team;
     this.history = history;
     this.notices = notices;
   }
 
-  /** A sign by which it is known whether the steps of a round are still the same. */
+  /**
+   * A sign by which it is known whether the steps of a round are still the same; ticks aside. The
+   * same on every node.
+   */
   public String seen(Round round) {
-    return Integer.toHexString(
-        steps.states(round.id()).stream()
-            .map(s -> List.of(s.step(), text(s.personId()), text(s.pinned())))
-            .toList()
-            .hashCode());
+    return seen(steps.states(round.id()));
   }
 
-  private static String text(@Nullable Object value) {
-    return value == null ? "" : value.toString();
+  private static String seen(List<StepState> states) {
+    String planned =
+        states.stream()
+            .map(s -> s.step() + " " + s.personId() + " " + s.pinned())
+            .collect(Collectors.joining("\n"));
+    return UUID.nameUUIDFromBytes(planned.getBytes(StandardCharsets.UTF_8)).toString();
   }
 
   /**
@@ -89,24 +98,22 @@ public class StepEdits implements RoundReversal {
       SiteContext context, int number, RecipeForm form, String seen) {
     context.require(Right.EDIT);
     Round round = articles.get(context, number);
-    if (round.isLive() && !round.latest()) {
-      throw new RefusedException("The steps of a round that is over stay as they are.");
-    }
-    List<StepState> before = steps.states(round.id());
+    List<StepState> before = steps.locked(round.id());
     Map<Integer, String> faults = new LinkedHashMap<>();
     Optional<List<StepState>> wanted = read(context, form, before, faults);
     if (wanted.isEmpty()) {
       return faults;
     }
     refuseToDropDone(before, wanted.get());
-    if (!seen(round).equals(seen)) {
+    String now = seen(before);
+    if (!now.equals(seen)) {
       throw new ConflictException(
           round.reference(),
           STEPS,
           names(before),
           names(wanted.get()),
           history.lastBy(context, Thing.ARTICLE, number, STEPS),
-          Map.of("seen", seen(round)));
+          Map.of("seen", now));
     }
     List<Change> changes = put(round, before, wanted.get(), steps.recipe(round.id()));
     if (!changes.isEmpty()) {
@@ -127,7 +134,7 @@ public class StepEdits implements RoundReversal {
     before.forEach(state -> known.add(state.step().role()));
     Recipe recipe = Recipe.read(form.recipe(), known);
     faults.putAll(recipe.faults());
-    Map<String, StepState> byKey = byKey(before);
+    Map<String, StepState> byKey = StepStates.byKey(before);
     Set<Long> people = team.names(context.siteId()).keySet();
     List<StepState> states = new ArrayList<>();
     for (int i = 0; i < form.rows().size() && recipe.isSound(); i++) {
@@ -150,9 +157,9 @@ public class StepEdits implements RoundReversal {
   }
 
   private static void refuseToDropDone(List<StepState> before, List<StepState> wanted) {
-    Map<String, StepState> byKey = byKey(wanted);
+    Map<String, StepState> byKey = StepStates.byKey(wanted);
     before.stream()
-        .filter(state -> state.isDone() && !byKey.containsKey(state.step().key()))
+        .filter(state -> state.isDone() && !byKey.containsKey(state.key()))
         .findFirst()
         .ifPresent(
             state -> {
@@ -160,10 +167,6 @@ public class StepEdits implements RoundReversal {
                   "“%s” is done and stays. Take its tick away first."
                       .formatted(state.step().name()));
             });
-  }
-
-  private static Map<String, StepState> byKey(List<StepState> states) {
-    return states.stream().collect(Collectors.toMap(s -> s.step().key(), Function.identity()));
   }
 
   /**
@@ -175,7 +178,7 @@ public class StepEdits implements RoundReversal {
   public List<Change> put(
       Round round, List<StepState> before, List<StepState> after, RoundRecipe recipe) {
     RoundRecipe had = steps.recipe(round.id());
-    if (isPlannedAs(before, after) && had.equals(recipe)) {
+    if (StepStates.isPlannedAs(before, after) && had.equals(recipe)) {
       return List.of();
     }
     steps.put(round.id(), after);
@@ -185,33 +188,26 @@ public class StepEdits implements RoundReversal {
             Thing.ARTICLE,
             round.article().number(),
             STEPS,
-            Counted.of(before.size(), "step"),
-            Counted.of(after.size(), "step"),
+            null,
+            words(before, after),
             kept(had, before),
             kept(recipe, after)));
+  }
+
+  private static String words(List<StepState> before, List<StepState> after) {
+    List<String> differences = StepDifference.of(StepStates.steps(before), StepStates.steps(after));
+    return differences.isEmpty() ? "other people or days" : String.join("; ", differences);
   }
 
   private static KeptSteps kept(RoundRecipe recipe, List<StepState> states) {
     return new KeptSteps(recipe.cushion(), recipe.version(), states);
   }
 
-  private static boolean isPlannedAs(List<StepState> one, List<StepState> other) {
-    if (one.size() != other.size()) {
-      return false;
-    }
-    for (int i = 0; i < one.size(); i++) {
-      if (!one.get(i).isPlannedAs(other.get(i))) {
-        return false;
-      }
-    }
-    return true;
-  }
-
   private void tellNamed(
       SiteContext context, Round round, List<StepState> before, List<StepState> after) {
-    Map<String, StepState> byKey = byKey(before);
+    Map<String, StepState> byKey = StepStates.byKey(before);
     for (StepState state : after) {
-      StepState was = byKey.get(state.step().key());
+      StepState was = byKey.get(state.key());
       boolean fresh = was == null || !Objects.equals(was.personId(), state.personId());
       if (state.personId() != null && fresh) {
         notices.tell(
@@ -229,34 +225,49 @@ public class StepEdits implements RoundReversal {
     return states.stream().map(s -> s.step().name()).collect(Collectors.joining(", "));
   }
 
+  /**
+   * Gives an article the steps of its type again, but for what is done.
+   *
+   * @throws RefusedException when what is done doesn't go with them
+   */
+  @Transactional
+  public void asType(SiteContext context, int number) {
+    context.require(Right.EDIT);
+    Round round = articles.get(context, number);
+    ArticleType type = types.find(context.siteId(), round.typeId()).orElseThrow();
+    List<StepState> before = steps.locked(round.id());
+    List<StepState> after =
+        StepStates.following(before, StepStates.steps(before), types.steps(type.id()))
+            .orElseThrow(
+                () -> new RefusedException("What is done doesn't go with the steps of its type."));
+    history.note(
+        context,
+        Right.EDIT,
+        "%s has the steps of its type again.".formatted(round.reference()),
+        put(round, before, after, new RoundRecipe(round.id(), type.cushion(), type.version())));
+  }
+
   /** Takes a step that nobody is named for; whoever may work on the site may. */
   @Transactional
   public void claim(SiteContext context, int number, String key) {
     context.require(Right.WORK);
     Round round = articles.get(context, number);
-    List<StepState> before = steps.states(round.id());
+    List<StepState> before = steps.locked(round.id());
     StepState state =
-        before.stream()
-            .filter(s -> s.step().key().equals(key))
-            .findFirst()
+        Optional.ofNullable(StepStates.byKey(before).get(key))
             .orElseThrow(() -> new NotFoundException("step", key));
     boolean free = round.person(state.step().role()) == null && state.personId() == null;
-    if (!free || !steps.claim(round.id(), key, context.personId())) {
-      throw new RefusedException("Somebody has “%s” already.".formatted(state.step().name()));
+    if (!free || state.isDone()) {
+      throw new RefusedException("“%s” has already been taken.".formatted(state.step().name()));
     }
+    StepState taken = state.with(context.personId(), state.pinned());
+    List<StepState> after = before.stream().map(s -> s == state ? taken : s).toList();
     history.note(
         context,
         Right.WORK,
         "%s took “%s” of %s."
             .formatted(context.person().name(), state.step().name(), round.reference()),
-        Change.of(
-            Thing.ARTICLE,
-            number,
-            STEPS,
-            "nobody: " + state.step().name(),
-            context.person().name() + ": " + state.step().name(),
-            kept(steps.recipe(round.id()), before),
-            kept(steps.recipe(round.id()), steps.states(round.id()))));
+        put(round, before, after, steps.recipe(round.id())));
   }
 
   @Override
@@ -269,17 +280,11 @@ public class StepEdits implements RoundReversal {
   public boolean put(SiteContext context, Round round, Change change) {
     KeptSteps to = change.to(KeptSteps.class);
     List<StepState> now = steps.states(round.id());
-    if (!isPlannedAs(now, to.steps()) || to.cushion() != round.cushion()) {
+    if (!StepStates.isPlannedAs(now, to.steps()) || to.cushion() != round.cushion()) {
       return false;
     }
     KeptSteps from = change.from(KeptSteps.class);
-    Map<String, StepState> byKey = byKey(now);
-    List<StepState> back = new ArrayList<>();
-    for (StepState state : from.steps()) {
-      StepState ticked = byKey.getOrDefault(state.step().key(), state);
-      back.add(ticked.with(state.step()).with(state.personId(), state.pinned()));
-    }
-    steps.put(round.id(), back);
+    steps.put(round.id(), StepStates.back(from.steps(), now));
     steps.setRecipe(new RoundRecipe(round.id(), from.cushion(), from.version()));
     return true;
   }

@@ -20,6 +20,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Planning;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -36,6 +37,7 @@ import osmerin.core.workday.DayText;
 @RequestMapping("/{site}")
 class StepsController {
   private final ArticleService articles;
+  private final Planning planning;
   private final StepEdits edits;
   private final RealHours realHours;
   private final StepRoles roles;
@@ -43,12 +45,14 @@ class StepsController {
 
   StepsController(
       ArticleService articles,
+      Planning planning,
       StepEdits edits,
       RealHours realHours,
       StepRoles roles,
       TeamService team) {
     this.realHours = realHours;
     this.articles = articles;
+    this.planning = planning;
     this.edits = edits;
     this.roles = roles;
     this.team = team;
@@ -112,16 +116,24 @@ class StepsController {
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "") String date,
       Model model) {
-    PlannedRound now = articles.page(site, number.number(), null).planned();
+    PlannedRound now = articles.planned(site, number.number());
     DayText.read(date, site.today())
         .filter(day -> !now.round().isLive() && !day.equals(now.round().publishDate()))
         .ifPresent(
             day -> {
-              BackPlan then = articles.planner(site.site()).backPlan(now.round(), now.steps(), day);
+              BackPlan then = planning.planner(site.site()).backPlan(now.round(), now.steps(), day);
               model.addAttribute("move", MovePreview.of(now, then, day));
               model.addAttribute("names", team.names(site.siteId()));
             });
     return "steps/move :: move";
+  }
+
+  @PostMapping("/articles/{number}/recipe/as-type")
+  @Needs(Right.EDIT)
+  String asType(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+    edits.asType(site, number.number());
+    Foot.say(to, number + " has the steps of its type again. What is done stays done.");
+    return back(site, number);
   }
 
   @PostMapping("/articles/{number}/steps/{key}/hours")
@@ -145,7 +157,7 @@ class StepsController {
       @PathVariable String key,
       RedirectAttributes to) {
     edits.claim(site, number.number(), key);
-    Foot.say(to, "It is yours.");
+    Foot.say(to, "The step is yours.");
     return back(site, number);
   }
 

@@ -34,7 +34,8 @@ class TaskController {
       RedirectAttributes to) {
     long whose = person == null ? site.personId() : person;
     tasks.add(site, name, whose, hours, day);
-    Foot.say(to, whose == site.personId() ? "It is on your desk." : "It is on their desk.");
+    Foot.say(
+        to, whose == site.personId() ? "The task is on your desk." : "The task is on their desk.");
     return back(site);
   }
 

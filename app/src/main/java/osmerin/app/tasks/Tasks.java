@@ -18,13 +18,13 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
+import osmerin.core.runup.HoursText;
 
 /** Tasks without an article: one's own are added by everybody who works, others' by editors. */
 @Service
 public class Tasks implements Reversal {
   private static final String DONE = "Done";
   private static final String REMOVED = "Removed";
-  private static final double MOST_HOURS = 1_000;
 
   private final TaskMapper tasks;
   private final TeamService team;
@@ -68,7 +68,7 @@ public class Tasks implements Reversal {
     history.note(
         context,
         Right.WORK,
-        "“%s” is to be done by %s.".formatted(name, In.day(due)),
+        "The task “%s”, due %s, was added.".formatted(name, In.day(due)),
         Change.of(Thing.TASK, id, REMOVED, "not there", "added", true, false));
     if (personId != context.personId()) {
       String text = "“%s” is yours, by %s.".formatted(name, In.day(due));
@@ -81,15 +81,9 @@ public class Tasks implements Reversal {
   }
 
   private static double hours(String typed) {
-    String text = typed.strip().replaceFirst("\\s*h$", "").replace(',', '.');
-    if (text.isEmpty()) {
-      return 0;
-    }
-    double hours = text.matches("\\d{1,4}(\\.\\d{1,2})?") ? Double.parseDouble(text) : -1;
-    if (hours < 0 || hours > MOST_HOURS) {
-      throw new RefusedException("Hours are a number such as 1.5.");
-    }
-    return hours;
+    return typed.isBlank()
+        ? 0
+        : HoursText.read(typed).orElseThrow(() -> new RefusedException(HoursText.HINT));
   }
 
   private Task get(SiteContext context, long id) {
@@ -107,7 +101,7 @@ public class Tasks implements Reversal {
     if ((task.doneOn() != null) == done || tasks.setDone(id, task.doneOn(), to) == 0) {
       return;
     }
-    String sentence = done ? "“%s” is done." : "“%s” is open again.";
+    String sentence = done ? "The task “%s” is done." : "The task “%s” is open again.";
     history.note(
         context,
         Right.WORK,
@@ -130,7 +124,7 @@ public class Tasks implements Reversal {
     history.note(
         context,
         Right.WORK,
-        "“%s” is not to be done.".formatted(task.name()),
+        "The task “%s” was removed.".formatted(task.name()),
         Change.of(Thing.TASK, id, REMOVED, "there", "removed", false, true));
   }
 

@@ -83,8 +83,7 @@ public class GuideEdits implements Reversal {
     history.note(
         context,
         Right.WORK,
-        "How “%s” of a %s is done was written down."
-            .formatted(step.name(), typeName(context, typeId)),
+        "How we do “%s” (%s) was changed.".formatted(step.name(), typeName(context, typeId)),
         Change.of(Thing.STEP_GUIDE, thing(typeId, key), GUIDE, was, is));
   }
 

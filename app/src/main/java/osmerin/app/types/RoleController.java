@@ -23,7 +23,7 @@ class RoleController {
   @PostMapping
   @Needs(Right.MANAGE)
   String add(SiteContext site, @RequestParam String role, RedirectAttributes to) {
-    Foot.say(to, "“" + edits.add(site, role) + "” can be given steps now.");
+    Foot.say(to, "Steps can now name the role “" + edits.add(site, role) + "”.");
     return back(site);
   }
 

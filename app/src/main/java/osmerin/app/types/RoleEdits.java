@@ -37,7 +37,7 @@ public class RoleEdits implements Reversal {
     if (!roles.add(context.siteId(), role)) {
       throw new RefusedException("This site has the role “%s” already.".formatted(role));
     }
-    note(context, "“%s” is a step role.".formatted(role), ADDED, null, role.name());
+    note(context, "The step role “%s” was added.".formatted(role), ADDED, null, role.name());
     return role;
   }
 
@@ -50,7 +50,7 @@ public class RoleEdits implements Reversal {
     if (!roles.rename(context.siteId(), was, role)) {
       throw new RefusedException("This site has the role “%s” already.".formatted(role));
     }
-    String sentence = "The step role “%s” is called “%s” now.".formatted(was, role);
+    String sentence = "The step role “%s” was renamed to “%s”.".formatted(was, role);
     note(context, sentence, RENAMED, was.name(), role.name());
   }
 
@@ -64,7 +64,7 @@ public class RoleEdits implements Reversal {
           "Types or open articles have steps for “%s”. Give those to another role first."
               .formatted(role));
     }
-    note(context, "“%s” is a step role no longer.".formatted(role), REMOVED, role.name(), null);
+    note(context, "The step role “%s” was removed.".formatted(role), REMOVED, role.name(), null);
   }
 
   private void note(

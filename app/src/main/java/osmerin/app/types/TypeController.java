@@ -1,7 +1,6 @@
 package osmerin.app.types;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -113,24 +112,20 @@ class TypeController {
             type.name(),
             String.valueOf(type.cushion()),
             RecipeForm.of(types.steps(id)),
-            type.version(),
-            null);
+            type.version());
     return page(site, type, form, Map.of(), model);
   }
 
   private String page(
       SiteContext site, ArticleType type, TypeForm form, Map<Integer, String> faults, Model model) {
-    Set<StepRole> known = new LinkedHashSet<>(roles.list(site.siteId()));
-    types.steps(type.id()).forEach(step -> known.add(step.role()));
-    RecipePage.show(model, form.recipe(), faults, known);
-    Recipe read = Recipe.read(form.recipe().recipe(), Set.of());
+    List<RunUpStep> kept = types.steps(type.id());
+    Recipe read = RecipePage.show(model, form.recipe(), faults, known(site, kept));
     model.addAttribute("type", type);
     model.addAttribute("guides", guides.of(type.id()));
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("usually", types.people(site.siteId(), type.id()));
     model.addAttribute("form", form);
-    model.addAttribute(
-        "text", RecipeText.of(read.isSound() ? read.steps() : types.steps(type.id())));
+    model.addAttribute("text", RecipeText.of(read.isSound() ? read.steps() : kept));
     return "types/type";
   }
 
@@ -149,7 +144,7 @@ class TypeController {
       Model model,
       HttpServletResponse response) {
     ArticleType type = edits.get(site, id);
-    TypeForm form = new TypeForm(title, cushion, RecipeForm.sent(fields), seen, follow);
+    TypeForm form = new TypeForm(title, cushion, RecipeForm.sent(fields), seen);
     Recipe read = read(site, type, form);
     try {
       if (!read.isSound()) {
@@ -170,9 +165,14 @@ class TypeController {
   }
 
   private Recipe read(SiteContext site, ArticleType type, TypeForm form) {
+    return Recipe.read(form.recipe().recipe(), known(site, types.steps(type.id())));
+  }
+
+  /** The site's roles, and those that a recipe still has. */
+  private Set<StepRole> known(SiteContext site, List<RunUpStep> kept) {
     Set<StepRole> known = roles.set(site.siteId());
-    types.steps(type.id()).forEach(step -> known.add(step.role()));
-    return Recipe.read(form.recipe().recipe(), known);
+    kept.forEach(step -> known.add(step.role()));
+    return known;
   }
 
   /** Shows what would follow; false when nothing would. */
@@ -221,7 +221,7 @@ class TypeController {
     List<RunUpStep> before = types.steps(id);
     RecipeForm rows = RecipeForm.ofRows(RecipeText.rows(text, roles.set(site.siteId()), before));
     model.addAttribute("unsaved", true);
-    return page(site, type, new TypeForm(title, cushion, rows, seen, null), Map.of(), model);
+    return page(site, type, new TypeForm(title, cushion, rows, seen), Map.of(), model);
   }
 
   @PostMapping("/{id}/copy")

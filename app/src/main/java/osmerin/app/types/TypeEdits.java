@@ -77,6 +77,7 @@ public class TypeEdits implements Reversal {
   private long add(
       SiteContext context, Kind kind, String typed, int cushion, List<RunUpStep> recipe) {
     context.require(Right.MANAGE);
+    requireSteps(recipe);
     String name = TypeForm.name(typed);
     long id =
         types
@@ -85,9 +86,15 @@ public class TypeEdits implements Reversal {
     history.note(
         context,
         Right.MANAGE,
-        "“%s” is a type of article.".formatted(name),
+        "The type “%s” was added.".formatted(name),
         Change.of(Thing.TYPE, id, RETIRED, "not there", "added", "retired", null));
     return id;
+  }
+
+  private static void requireSteps(List<RunUpStep> recipe) {
+    if (recipe.isEmpty()) {
+      throw new RefusedException("A type has at least one step. Type its name.");
+    }
   }
 
   private static RefusedException taken(String name) {
@@ -121,6 +128,7 @@ public class TypeEdits implements Reversal {
   @Transactional
   public int change(SiteContext context, long id, RunUp wanted, boolean follow, int seen) {
     context.require(Right.MANAGE);
+    requireSteps(wanted.steps());
     ArticleType type = get(context, id);
     List<RunUpStep> before = types.steps(id);
     if (types.isNameTaken(context.siteId(), type, wanted.name())) {

@@ -1,16 +1,10 @@
 package osmerin.app.types;
 
-import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.steps.RecipeForm;
 
-/**
- * A type as a form sends it.
- *
- * @param follow whether open articles follow; null while nobody was asked
- */
-record TypeForm(
-    String name, String cushion, RecipeForm recipe, int seen, @Nullable Boolean follow) {
+/** A type as a form sends it. */
+record TypeForm(String name, String cushion, RecipeForm recipe, int seen) {
   private static final int LONGEST_NAME = 60;
   private static final int MOST_CUSHION = 30;
 

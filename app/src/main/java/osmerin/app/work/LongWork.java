@@ -1,7 +1,6 @@
 package osmerin.app.work;
 
 import java.time.Clock;
-import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -19,12 +18,6 @@ import osmerin.app.site.SiteContext;
  */
 @Service
 public class LongWork {
-  /** The kind of work that somebody waits a moment for. */
-  public static final String FETCH = "Fetch";
-
-  /** So long somebody waits for a fetch before they are shown how far it is. */
-  public static final Duration GLANCED_AT = Duration.ofSeconds(3);
-
   private final WorkMapper work;
   private final Notices notices;
   private final Clock clock;
@@ -81,11 +74,8 @@ public class LongWork {
    */
   @Transactional
   public void done(SiteContext context, UUID id, String sentence, String path) {
-    Work begun = get(context, id);
-    work.end(id, Work.State.DONE, null, path, clock.instant());
-    if (isWorthANotice(begun)) {
-      tell(context, sentence, path);
-    }
+    doneQuietly(id, path);
+    tell(context, sentence, path);
   }
 
   /**
@@ -95,17 +85,20 @@ public class LongWork {
    */
   @Transactional
   public void failed(SiteContext context, UUID id, String fault, String path) {
-    Work failed = get(context, id);
-    work.end(id, Work.State.FAILED, fault, path, clock.instant());
-    if (isWorthANotice(failed)) {
-      tell(context, failed.name() + ": " + fault, path);
-    }
+    failedQuietly(id, fault, path);
+    tell(context, get(context, id).name() + ": " + fault, path);
   }
 
-  /** Whoever waits for a fetch sees at once what comes of one that is quick. */
-  private boolean isWorthANotice(Work done) {
-    boolean quick = clock.instant().isBefore(done.startedAt().plus(GLANCED_AT));
-    return !(done.kind().equals(FETCH) && quick);
+  /** The same as {@link #done} where whoever began it sees what came of it anyway. */
+  @Transactional
+  public void doneQuietly(UUID id, String path) {
+    work.end(id, Work.State.DONE, null, path, clock.instant());
+  }
+
+  /** The same as {@link #failed} where whoever began it sees that anyway. */
+  @Transactional
+  public void failedQuietly(UUID id, String fault, String path) {
+    work.end(id, Work.State.FAILED, fault, path, clock.instant());
   }
 
   private void tell(SiteContext context, String text, String path) {

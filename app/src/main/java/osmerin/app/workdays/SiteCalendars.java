@@ -1,6 +1,5 @@
 package osmerin.app.workdays;
 
-import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.workday.WorkCalendar;
@@ -18,12 +17,5 @@ public record SiteCalendars(WorkCalendar site, Map<Long, WorkCalendar> people) {
   /** The calendar of whoever does a step; the site's when nobody is named. */
   public WorkCalendar of(@Nullable Long personId) {
     return personId == null ? site : people.getOrDefault(personId, site);
-  }
-
-  /** The same, one person working on other days. */
-  public SiteCalendars with(long personId, WorkCalendar calendar) {
-    Map<Long, WorkCalendar> changed = new HashMap<>(people);
-    changed.put(personId, calendar);
-    return new SiteCalendars(site, changed);
   }
 }

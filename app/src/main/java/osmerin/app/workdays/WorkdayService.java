@@ -2,6 +2,7 @@ package osmerin.app.workdays;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -35,28 +36,48 @@ public class WorkdayService {
 
   /** The calendars of a site and its people. */
   public SiteCalendars calendars(Site site) {
-    WorkCalendar calendar = sites.calendar(site);
-    Map<Long, Set<DayOfWeek>> weeks = new HashMap<>();
-    workdays.ownDays(site.id()).forEach(own -> weeks.put(own.personId(), week(own.days())));
-    Map<Long, List<Absence>> absences =
-        absences(site, sites.today(site).minusDays(DAYS_BACK)).stream()
-            .collect(Collectors.groupingBy(Absence::personId));
-    Set<Long> people = new HashSet<>(weeks.keySet());
-    people.addAll(absences.keySet());
-    Map<Long, WorkCalendar> calendars = new HashMap<>();
-    for (Long person : people) {
-      Set<DayOfWeek> week = weeks.getOrDefault(person, calendar.week());
-      calendars.put(person, calendar(calendar, week, absences.getOrDefault(person, List.of())));
-    }
-    return new SiteCalendars(calendar, calendars);
+    return calendars(site, ownDays(site), kept(site));
   }
 
-  /** The calendar of a person who works on these days of the week and is away on others. */
-  public static WorkCalendar calendar(
-      WorkCalendar site, Set<DayOfWeek> week, List<Absence> absences) {
-    Set<LocalDate> away = new HashSet<>();
-    absences.forEach(a -> a.first().datesUntil(a.last().plusDays(1)).forEach(away::add));
-    return new WorkCalendar(week, site.daysOff()).without(away);
+  /** What they would be with one more absence. */
+  public SiteCalendars calendarsWith(Site site, Absence more) {
+    List<Absence> absences = new ArrayList<>(kept(site));
+    absences.add(more);
+    return calendars(site, ownDays(site), absences);
+  }
+
+  /** What they would be if a person worked on other days; null for those of the site. */
+  public SiteCalendars calendarsWith(Site site, long personId, @Nullable List<Integer> days) {
+    Map<Long, List<Integer>> weeks = new HashMap<>(ownDays(site));
+    if (days == null) {
+      weeks.remove(personId);
+    } else {
+      weeks.put(personId, days);
+    }
+    return calendars(site, weeks, kept(site));
+  }
+
+  private List<Absence> kept(Site site) {
+    return absences(site, sites.today(site).minusDays(DAYS_BACK));
+  }
+
+  private SiteCalendars calendars(
+      Site site, Map<Long, List<Integer>> weeks, List<Absence> absences) {
+    WorkCalendar calendar = sites.calendar(site);
+    Map<Long, Set<LocalDate>> away = new HashMap<>();
+    for (Absence absence : absences) {
+      Set<LocalDate> days = away.computeIfAbsent(absence.personId(), person -> new HashSet<>());
+      absence.first().datesUntil(absence.last().plusDays(1)).forEach(days::add);
+    }
+    Set<Long> people = new HashSet<>(weeks.keySet());
+    people.addAll(away.keySet());
+    Map<Long, WorkCalendar> calendars = new HashMap<>();
+    for (Long person : people) {
+      Set<DayOfWeek> week = weeks.containsKey(person) ? week(weeks.get(person)) : calendar.week();
+      WorkCalendar own = new WorkCalendar(week, calendar.daysOff());
+      calendars.put(person, own.without(away.getOrDefault(person, Set.of())));
+    }
+    return new SiteCalendars(calendar, calendars);
   }
 
   private static Set<DayOfWeek> week(List<Integer> days) {

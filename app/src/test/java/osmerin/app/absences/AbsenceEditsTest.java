@@ -73,7 +73,7 @@ class AbsenceEditsTest extends ApplicationTest {
     int later = commission(monday(9));
     Absence absence = away(site.today(), monday(2));
 
-    assertThatThrownBy(() -> absences.add(writer, writer.personId(), absence, false))
+    assertThatThrownBy(() -> absences.add(writer, absence, false))
         .isInstanceOfSatisfying(
             AskException.class,
             ask ->
@@ -83,7 +83,7 @@ class AbsenceEditsTest extends ApplicationTest {
                     .contains("-0001 “Eels” becomes impossible; the earliest possible date is"));
     assertThat(planned(soon).plan().course()).isEqualTo(Course.ON_COURSE);
 
-    absences.add(writer, writer.personId(), absence, true);
+    absences.add(writer, absence, true);
     assertThat(planned(soon).plan().course()).isEqualTo(Course.IMPOSSIBLE);
     assertThat(planned(later).plan().course()).isEqualTo(Course.ON_COURSE);
     undo.undoLatest(writer);
@@ -114,11 +114,11 @@ class AbsenceEditsTest extends ApplicationTest {
     SiteContext other = join(site.site(), "Ola Ek", Role.EDITOR);
     Absence absence = away(monday(1), monday(1));
 
-    assertThatThrownBy(() -> absences.add(other, writer.personId(), absence, false))
+    assertThatThrownBy(() -> absences.add(other, absence, false))
         .isInstanceOf(ForbiddenException.class);
     assertThatThrownBy(() -> absences.setDays(other, writer.personId(), List.of(1), false))
         .isInstanceOf(ForbiddenException.class);
-    absences.add(site, writer.personId(), absence, false);
+    absences.add(site, absence, false);
     long id = workdays.absences(site.site(), site.today()).get(0).id();
     assertThatThrownBy(() -> absences.remove(other, id)).isInstanceOf(ForbiddenException.class);
     SiteContext stranger = emptySite();
@@ -131,7 +131,7 @@ class AbsenceEditsTest extends ApplicationTest {
     Site second = emptySite().site();
     team.join(second.id(), writer.personId(), Role.WRITER);
 
-    absences.add(writer, writer.personId(), away(monday(1), monday(1)), false);
+    absences.add(writer, away(monday(1), monday(1)), false);
 
     assertThat(workdays.calendars(second).of(writer.personId()).isWorking(monday(1))).isFalse();
   }
@@ -145,7 +145,7 @@ class AbsenceEditsTest extends ApplicationTest {
             away(site.today().plusYears(3), site.today().plusYears(3).plusDays(1)),
             new Absence(0, writer.personId(), monday(1), monday(1), "x".repeat(101)));
     for (Absence absence : nonsense) {
-      assertThatThrownBy(() -> absences.add(writer, writer.personId(), absence, true))
+      assertThatThrownBy(() -> absences.add(writer, absence, true))
           .isInstanceOf(RefusedException.class);
     }
     assertThatThrownBy(() -> absences.setDays(writer, writer.personId(), List.of(), false))
@@ -165,10 +165,10 @@ class AbsenceEditsTest extends ApplicationTest {
       List<Course> before = numbers.stream().map(n -> planned(n).plan().course()).toList();
       List<String> said = List.of();
       try {
-        absences.add(writer, writer.personId(), absence, false);
+        absences.add(writer, absence, false);
       } catch (AskException ask) {
         said = ask.points();
-        absences.add(writer, writer.personId(), absence, true);
+        absences.add(writer, absence, true);
       }
       List<String> happened = new ArrayList<>();
       for (int n = 0; n < numbers.size(); n++) {

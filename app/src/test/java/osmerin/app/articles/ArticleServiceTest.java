@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -17,8 +18,10 @@ import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.Round;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.workdays.WorkdayService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.PlannedStep;
@@ -26,6 +29,7 @@ import osmerin.core.runup.StepRole;
 
 class ArticleServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
+  @Autowired private WorkdayService workdays;
   private SiteContext site;
 
   @BeforeEach
@@ -139,14 +143,28 @@ class ArticleServiceTest extends ApplicationTest {
     assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.READY);
   }
 
+  private Commission by(Long writer, LocalDate date) {
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    Map<StepRole, Long> people = writer == null ? Map.of() : Map.of(StepRole.WRITER, writer);
+    return new Commission("Begun", post, null, people, date);
+  }
+
   @Test
   void anImpossibleDateIsKnownBeforeARoundBegins() {
-    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
     LocalDate today = site.today();
-    Impossible impossible = articles.impossible(site, Kind.NEW, post, today).orElseThrow();
+    Impossible impossible = articles.impossible(site, by(null, today)).orElseThrow();
     assertThat(impossible.deciding()).contains("Write the draft");
-    assertThat(articles.impossible(site, Kind.NEW, post, impossible.earliest())).isEmpty();
-    assertThat(articles.impossible(site, Kind.NEW, post, null)).isEmpty();
+    assertThat(articles.impossible(site, by(null, impossible.earliest()))).isEmpty();
+    assertThat(articles.impossible(site, by(null, null))).isEmpty();
+    // Somebody who works on one day of the week needs longer.
+    SiteContext mondays = join(site.site(), "Wim Aal", Role.WRITER);
+    workdays.setDays(mondays.personId(), List.of(1));
+    assertThat(articles.impossible(site, by(mondays.personId(), impossible.earliest())))
+        .isPresent();
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    types.setPerson(post, StepRole.WRITER, mondays.personId());
+    assertThat(articles.impossible(site, by(null, impossible.earliest()))).isPresent();
+    types.setPerson(post, StepRole.WRITER, null);
     Round round = commission("Begun", impossible.earliest());
     assertThat(
             articles

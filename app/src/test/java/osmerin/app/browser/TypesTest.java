@@ -100,7 +100,7 @@ class TypesTest extends BrowserTest {
     assertThat(browser.text("main")).doesNotContain("impossible");
     browser.waitForText(".runup-steps", "editor, unassigned");
     browser.click(".runup-claim button");
-    browser.waitForText("#foot", "It is yours");
+    browser.waitForText("#foot", "The step is yours");
   }
 
   @Test

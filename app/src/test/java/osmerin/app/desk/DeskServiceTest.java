@@ -4,17 +4,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.time.YearMonth;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.desk.Desk.DeskStep;
 import osmerin.app.desk.Desk.Waiting;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.Entry;
+import osmerin.app.holds.Holds;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.MonthService;
 import osmerin.app.publishing.PublishService;
@@ -23,8 +27,11 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.TestBlogHost.Line;
+import osmerin.app.types.TypeEdits;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.runup.RunUp;
+import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
 
 class DeskServiceTest extends ApplicationTest {
@@ -34,6 +41,9 @@ class DeskServiceTest extends ApplicationTest {
   @Autowired private MonthService months;
   @Autowired private PitchService pitches;
   @Autowired private PublishService publishing;
+  @Autowired private TypeEdits typeEdits;
+  @Autowired private Holds holds;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext owner;
   private SiteContext editor;
   private SiteContext writer;
@@ -137,5 +147,61 @@ class DeskServiceTest extends ApplicationTest {
     Map<StepRole, Long> people =
         Map.of(StepRole.WRITER, writer.personId(), StepRole.EDITOR, editor.personId());
     return articles.commission(owner, new Commission("Eels", type, null, people, date));
+  }
+
+  @Test
+  void whatNobodyIsNamedForIsOfferedUnlessThereIsOnlyOnePerson() {
+    SiteContext alone = emptySite();
+    long post = types.list(alone.siteId(), Kind.NEW).get(0).id();
+    LocalDate day = alone.today().plusWeeks(6);
+    articles.commission(alone, new Commission("Eels", post, null, Map.of(), day));
+
+    assertThat(desk(alone).next()).extracting(DeskStep::key).contains("brief", "draft");
+    assertThat(desk(alone).nobodys()).isEmpty();
+
+    SiteContext second = join(alone.site(), "Wim Aal", Role.WRITER);
+    assertThat(desk(alone).next()).isEmpty();
+    assertThat(desk(second).nobodys()).extracting(DeskStep::key).containsExactly("brief");
+  }
+
+  @Test
+  void followUpsStandOnTheDeskOnceTheArticleIsLive() {
+    Round round = commission(owner.today());
+    int number = round.article().number();
+    List<RunUpStep> steps = new ArrayList<>(types.steps(round.typeId()));
+    steps.add(RunUpStep.followUp("look", "Look again", StepRole.WRITER, 1, 3));
+    typeEdits.change(owner, round.typeId(), new RunUp("Post", 2, steps), true, 1);
+    assertThat(keys(writer)).doesNotContain("look");
+
+    stageMoves.move(owner, number, Stage.READY, Stage.COMMISSIONED, true);
+    drafts.save(owner, articles.get(owner, number), "Words.", 0);
+    publishing.publish(owner, number);
+
+    assertThat(keys(writer)).containsExactly("look");
+    edits.tick(writer, number, "look", true);
+    assertThat(keys(writer)).isEmpty();
+    assertThat(articles.page(owner, number, null).followUps())
+        .isEqualTo("All follow-ups are done.");
+  }
+
+  private List<String> keys(SiteContext person) {
+    Desk desk = desk(person);
+    return Stream.concat(desk.today().stream(), desk.next().stream()).map(DeskStep::key).toList();
+  }
+
+  @Test
+  void whatIsOnHoldIsAskedAboutOnItsDayByWhoeverCanFreeIt() {
+    Round round = commission(owner.today());
+    holds.hold(owner, round.article().number(), "a quote", writer.personId(), tomorrow());
+    assertThat(whats(writer)).isEmpty();
+    jdbc.update("update round set hold_until = current_date where id = ?", round.id());
+
+    assertThat(whats(writer)).containsExactly("Still on hold?");
+    assertThat(whats(editor)).isEmpty();
+    assertThat(desk(editor).onHold()).hasSize(1);
+  }
+
+  private LocalDate tomorrow() {
+    return owner.today().plusDays(1);
   }
 }

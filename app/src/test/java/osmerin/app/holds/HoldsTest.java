@@ -3,12 +3,14 @@ package osmerin.app.holds;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
@@ -22,6 +24,7 @@ import osmerin.app.plan.MonthService;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.PublishService;
+import osmerin.app.publishing.Publishing;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -43,6 +46,8 @@ class HoldsTest extends ApplicationTest {
   @Autowired private PublishService publishing;
   @Autowired private UndoService undo;
   @Autowired private Notices notices;
+  @Autowired private Publishing hours;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
   private SiteContext writer;
   private int number;
@@ -122,6 +127,21 @@ class HoldsTest extends ApplicationTest {
     assertThatThrownBy(() -> publishing.publish(site, number))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("is on hold: a picture. Free it first.");
+  }
+
+  @Test
+  void an_hour_that_passes_while_it_is_on_hold_waits_for_somebody_once_it_is_freed() {
+    stageMoves.move(site, number, Stage.READY, Stage.COMMISSIONED, true);
+    drafts.save(site, round(), "Words.", 0);
+    holds.hold(site, number, "a picture", site.personId(), null);
+    jdbc.update(
+        "update round set publish_date = current_date - 1, publish_hour = '09:00',"
+            + " publish_by = hold_free_by, publish_set_at = now() - interval '5 days' where id = ?",
+        round().id());
+
+    holds.free(site, number);
+
+    assertThat(hours.due(Duration.ofMinutes(1), 3)).noneMatch(due -> due.siteId() == site.siteId());
   }
 
   @Test

@@ -48,7 +48,7 @@ class RealHoursTest extends ApplicationTest {
   }
 
   private HoursReport report() {
-    return HoursReport.of(steps.measured(site.siteId(), site.today()));
+    return HoursReport.of(steps.measured(site.siteId(), site.today()), team.names(site.siteId()));
   }
 
   @Test

@@ -1,10 +1,12 @@
 package osmerin.app.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.awaitility.Awaitility.await;
 
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -18,6 +20,7 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
+import osmerin.app.support.TestBlogHost;
 
 /** The forms that bring in what is live, with wrong input and on the way back. */
 class InventoryFormsTest extends ApplicationTest {
@@ -196,5 +199,26 @@ class InventoryFormsTest extends ApplicationTest {
     assertThat(notices.countUnread(site.personId())).isZero();
     String body = person.post(live + "/inventory/address", "address", sitemap + "/no").body();
     assertThat(body).contains("404").contains("value=\"" + sitemap + "/no\"");
+  }
+
+  @Test
+  void howFarItIsIsShownWhereAHostIsSlowAndANoticeTellsTheRest() {
+    BLOG.publish("Elvers in March");
+    BLOG.set(TestBlogHost.Line.SLOW);
+    try {
+      String sitemap = BLOG.micropub().replace("/micropub", "/sitemap.xml");
+      HttpResponse<String> answer = person.post(live + "/inventory/address", "address", sitemap);
+      String progress = answer.headers().firstValue("Location").orElse("");
+      assertThat(progress).contains("/work/");
+      String path = progress.substring(progress.indexOf("/work/"));
+      String page = site.base() + path;
+      assertThat(person.get(page).body()).contains("Fetching " + sitemap);
+      await().atMost(Duration.ofSeconds(10)).until(() -> person.get(page).statusCode() == 302);
+      assertThat(notices.of(site.personId(), 0, 5))
+          .singleElement()
+          .satisfies(n -> assertThat(n.text()).contains("are ready to import"));
+    } finally {
+      BLOG.set(TestBlogHost.Line.WORKS);
+    }
   }
 }

@@ -48,7 +48,7 @@ class RunUpDrawingTest {
     SiteCalendars calendars =
         new SiteCalendars(site, Map.of(7L, site.without(Set.of(LocalDate.of(2026, 12, 4)))));
     RoundPlanner planner = new RoundPlanner(calendars, TODAY);
-    return RunUpDrawing.of(planner.planStates(round, List.of(states)), calendars);
+    return planner.draw(planner.planStates(round, List.of(states)));
   }
 
   private static double x(RunUpDrawing drawing, LocalDate day) {

@@ -105,6 +105,34 @@ class StepEditsTest extends ApplicationTest {
   }
 
   @Test
+  void the_steps_of_its_type_come_back_but_for_what_is_done() {
+    List<Row> rows = rows();
+    rows.remove(2);
+    rows.set(
+        2,
+        new Row(new RecipeRow("edit", "Edit", "editor", "9", "9", "2", Completion.HAND), "", ""));
+    rows.set(
+        3,
+        new Row(new RecipeRow("proof", "Proof", "editor", "1", "1", "3", Completion.HAND), "", ""));
+    rows.add(row("Draw", "writer", "1", "", ""));
+    change(rows);
+    edits.tick(site, number, "draw", true);
+
+    steps.asType(site, number);
+
+    assertThat(page().differences()).containsExactly("“Draw” added");
+    undo.undoLatest(site);
+    assertThat(page().differences()).hasSize(4);
+  }
+
+  @Test
+  void the_sign_of_unchanged_steps_is_the_same_on_every_node() {
+    assertThat(steps.seen(round())).isEqualTo("b811ae77-7384-31ca-948d-a9f01a461adc");
+    edits.tick(site, number, "brief", true);
+    assertThat(steps.seen(round())).isEqualTo("b811ae77-7384-31ca-948d-a9f01a461adc");
+  }
+
+  @Test
   void a_pin_stays_through_a_move_and_says_that_it_clashes() {
     LocalDate pin = planned("draft").due();
     List<Row> rows = rows();
@@ -154,6 +182,33 @@ class StepEditsTest extends ApplicationTest {
     StepRow draft = page().planned().steps().get(1);
     assertThat(draft.name()).isEqualTo("Write the draft");
     assertThat(draft.doneOn()).isEqualTo(site.today());
+  }
+
+  @Test
+  void another_type_keeps_what_is_done_and_what_is_the_articles_own() {
+    List<Row> rows = rows();
+    rows.add(row("Draw the kiln loading", "writer", "2", "write the draft", ""));
+    change(rows);
+    edits.tick(site, number, "pictures", true);
+    long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
+
+    edits.setType(site, number, guide);
+
+    assertThat(page().planned().steps())
+        .extracting(StepRow::name)
+        .contains("Gather sources", "Revise", "Draw the kiln loading", "Make pictures");
+    assertThat(page().differences())
+        .contains("“Draw the kiln loading” added")
+        .noneMatch(words -> words.contains("dropped"));
+    // Somebody else ticks since, and the change of type is undone.
+    SiteContext editor = join(site.site(), "Ed Falk", Role.EDITOR);
+    edits.tick(editor, number, "draft", true);
+    undo.undoLatest(site);
+    assertThat(page().differences()).containsExactly("“Draw the kiln loading” added");
+    assertThat(page().planned().steps())
+        .filteredOn(step -> step.doneOn() != null)
+        .extracting(StepRow::key)
+        .containsExactlyInAnyOrder("draft", "pictures");
   }
 
   @Test

@@ -24,8 +24,11 @@ public final class TestBlogHost {
   public enum Line {
     WORKS,
     DOWN,
-    BREAKS_BEFORE_THE_ANSWER
+    BREAKS_BEFORE_THE_ANSWER,
+    SLOW
   }
+
+  private static final long SLOW_MILLIS = 4_000;
 
   public static final String TOKEN = "test-token";
 
@@ -114,6 +117,9 @@ public final class TestBlogHost {
       request.method(exchange.getRequestMethod(), HttpRequest.BodyPublishers.ofByteArray(body));
       HttpResponse<byte[]> answer =
           http.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());
+      if (line == Line.SLOW) {
+        Thread.sleep(SLOW_MILLIS);
+      }
       boolean change = exchange.getRequestMethod().equals("POST");
       if (change) {
         beforeAnswer.run();

@@ -13,6 +13,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.history.UndoService;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Planning;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.site.SiteContext;
 import osmerin.app.steps.MovePreview;
@@ -31,6 +32,7 @@ class PreviewTruthTest extends ApplicationTest {
 
   @Autowired private TypeEdits edits;
   @Autowired private ArticleService articles;
+  @Autowired private Planning planning;
   @Autowired private UndoService undo;
   private final Random random = new Random(2_026);
   private SiteContext site;
@@ -77,7 +79,7 @@ class PreviewTruthTest extends ApplicationTest {
   private void move(int number) {
     PlannedRound before = planned(number);
     LocalDate day = day();
-    BackPlan then = articles.planner(site.site()).backPlan(before.round(), before.steps(), day);
+    BackPlan then = planning.planner(site.site()).backPlan(before.round(), before.steps(), day);
     MovePreview said = MovePreview.of(before, then, day);
     publishDates.setPublishDate(site, number, before.round().publishDate(), day, true);
 

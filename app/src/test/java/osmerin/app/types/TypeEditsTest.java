@@ -7,6 +7,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -49,8 +50,10 @@ class TypeEditsTest extends ApplicationTest {
     site = emptySite();
   }
 
-  private static List<RunUpStep> recipe(String text) {
-    Recipe recipe = Recipe.read(RecipeText.rows(text, ROLES, List.of()), ROLES);
+  private static List<RunUpStep> recipe(String text, StepRole... more) {
+    Set<StepRole> known = new HashSet<>(ROLES);
+    known.addAll(List.of(more));
+    Recipe recipe = Recipe.read(RecipeText.rows(text, known, List.of()), known);
     assertThat(recipe.faults()).isEmpty();
     return recipe.steps();
   }
@@ -121,6 +124,18 @@ class TypeEditsTest extends ApplicationTest {
         .filter(step -> step.doneOn() != null)
         .map(StepRow::key)
         .toList();
+  }
+
+  @Test
+  void a_type_has_at_least_one_step() {
+    assertThatThrownBy(() -> edits.add(site, Kind.NEW, "Empty", List.of()))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("at least one step");
+    ArticleType post = types.list(site.siteId(), Kind.NEW).get(0);
+    RunUp empty = new RunUp("Post", 2, List.of());
+    assertThatThrownBy(() -> edits.change(site, post.id(), empty, false, post.version()))
+        .isInstanceOf(RefusedException.class);
+    assertThat(types.steps(post.id())).hasSize(5);
   }
 
   @Test
@@ -200,6 +215,24 @@ class TypeEditsTest extends ApplicationTest {
   }
 
   @Test
+  void an_article_follows_though_a_role_was_renamed_since_it_began() {
+    StepRole reader = roles.add(site, "reader");
+    long id = edits.add(site, Kind.NEW, "Read", recipe("Draft\nRead it, reader", reader));
+    Round round = commission(id, null);
+    RunUp longer = new RunUp("Read", 2, recipe("Draft, 3 days\nRead it, reader", reader));
+    edits.change(site, id, longer, false, type(id).version());
+    roles.rename(site, "reader", "proof reader");
+
+    List<RunUpStep> wanted =
+        recipe("Draft, 4 days\nRead it, proof reader, 2 days", new StepRole("proof reader"));
+    edits.change(site, id, new RunUp("Read", 2, wanted), true, type(id).version());
+
+    assertThat(articles.page(site, round.article().number(), null).planned().steps())
+        .extracting(StepRow::length)
+        .containsExactly(4, 2);
+  }
+
+  @Test
   void a_copy_has_the_recipe_and_a_name_of_its_own() {
     ArticleType post = types.list(site.siteId(), Kind.NEW).get(0);
 
@@ -216,19 +249,18 @@ class TypeEditsTest extends ApplicationTest {
   @Test
   void a_role_is_added_renamed_everywhere_and_removed_once_nobody_needs_it() {
     StepRole reader = roles.add(site, "Second  reader");
-    Set<StepRole> known = Set.of(reader, StepRole.WRITER);
-    List<RunUpStep> recipe =
-        Recipe.read(RecipeText.rows("Draft\nRead it, second reader", known, List.of()), known)
-            .steps();
+    List<RunUpStep> recipe = recipe("Draft\nRead it, second reader", reader);
     long id = edits.add(site, Kind.NEW, "Read twice", recipe);
     Round round = commission(id, null);
     super.edits.setPerson(site, round.article().number(), reader, null, site.personId());
 
+    edits.setPerson(site, id, reader, site.personId());
     roles.rename(site, "second reader", "Proof reader");
     StepRole proof = new StepRole("proof reader");
     assertThat(types.steps(id).get(1).role()).isEqualTo(proof);
     assertThat(articles.get(site, round.article().number()).person(proof))
         .isEqualTo(site.personId());
+    assertThat(types.people(site.siteId(), id)).containsKey(proof);
     assertThatThrownBy(() -> roles.remove(site, "proof reader"))
         .isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> roles.rename(site, "writer", "author"))

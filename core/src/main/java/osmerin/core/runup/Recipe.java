@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A recipe as typed, and what it says.
@@ -30,9 +29,6 @@ public record Recipe(List<RecipeRow> rows, List<RunUpStep> steps, Map<Integer, S
   /** A step takes at most so many working days, and lies as far from the publish day. */
   public static final int MOST_DAYS = 500;
 
-  private static final double MOST_HOURS = 1_000;
-  private static final Pattern HOURS =
-      Pattern.compile("(\\d{1,4}(?:[.,]\\d{1,2})?)\\s*(h|hours?|min|minutes?)?");
   private static final Pattern DAYS = Pattern.compile("(\\d{1,4})\\s*(?:working )?(?:days?|d)?");
 
   /** Whether there is nothing to mend. */
@@ -198,26 +194,15 @@ public record Recipe(List<RecipeRow> rows, List<RunUpStep> steps, Map<Integer, S
   }
 
   /** Hours of work; none typed is none known, 0. */
-  private static double hours(@Nullable String typed) {
-    String text = RecipeRow.typed(typed).toLowerCase(Locale.ROOT);
-    if (text.isEmpty()) {
-      return 0;
-    }
-    Matcher matcher = HOURS.matcher(text);
-    double hours = -1;
-    if (matcher.matches()) {
-      hours = Double.parseDouble(matcher.group(1).replace(',', '.'));
-      hours = matcher.group(2) != null && matcher.group(2).startsWith("m") ? hours / 60 : hours;
-    }
-    if (hours < 0 || hours > MOST_HOURS) {
-      throw new RecipeFault("Hours are a number such as 1.5, or 90 min.");
-    }
-    return Math.round(hours * 100) / 100.0;
+  private static double hours(String typed) {
+    return typed.isBlank()
+        ? 0
+        : HoursText.read(typed).orElseThrow(() -> new RecipeFault(HoursText.HINT));
   }
 
   /** Working days; none typed is one. */
-  private static int days(@Nullable String typed) {
-    String text = RecipeRow.typed(typed).toLowerCase(Locale.ROOT);
+  private static int days(String typed) {
+    String text = typed.strip().toLowerCase(Locale.ROOT);
     if (text.isEmpty()) {
       return 1;
     }
@@ -230,11 +215,6 @@ public record Recipe(List<RecipeRow> rows, List<RunUpStep> steps, Map<Integer, S
           "Days are a whole number up to %s, or “same day”.".formatted(MOST_DAYS));
     }
     return Integer.parseInt(matcher.group(1));
-  }
-
-  static boolean isHours(String part) {
-    Matcher matcher = HOURS.matcher(part);
-    return matcher.matches() && matcher.group(2) != null;
   }
 
   static boolean isDays(String part) {

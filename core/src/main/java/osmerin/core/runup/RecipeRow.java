@@ -3,7 +3,6 @@ package osmerin.core.runup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Counted;
 
 /**
@@ -35,7 +34,7 @@ public record RecipeRow(
         step.key(),
         step.name(),
         step.role().name(),
-        number(step.estimate()),
+        HoursText.of(step.estimate()),
         days(step.length()),
         when(step, steps),
         step.completedBy());
@@ -44,12 +43,6 @@ public record RecipeRow(
   /** The rows of a recipe. */
   public static List<RecipeRow> of(List<RunUpStep> steps) {
     return steps.stream().map(step -> of(step, steps)).toList();
-  }
-
-  /** "1.5", "2". */
-  static String number(double value) {
-    String text = String.format(Locale.ROOT, "%.2f", value);
-    return text.replaceFirst("\\.?0+$", "");
   }
 
   /** "same day", "3 days". */
@@ -98,10 +91,5 @@ public record RecipeRow(
       return When.PUBLISH_DAY;
     }
     return Counted.of(Math.abs(offset), "day") + (offset > 0 ? " after" : " before");
-  }
-
-  /** What was typed in a field, or nothing. */
-  static String typed(@Nullable String text) {
-    return text == null ? "" : text.strip();
   }
 }

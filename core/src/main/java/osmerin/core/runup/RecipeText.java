@@ -63,7 +63,7 @@ public final class RecipeText {
       String lower = part.strip().toLowerCase(Locale.ROOT);
       if (name.isEmpty()) {
         name.add(part.strip());
-      } else if (Recipe.isHours(lower)) {
+      } else if (HoursText.hasUnit(lower)) {
         hours = lower;
       } else if (Recipe.isDays(lower)) {
         days = lower;

@@ -52,6 +52,12 @@ public record RunUpStep(
     return new RunUpStep(key, name, role, estimate, 1, List.of(), offset, true, Completion.HAND);
   }
 
+  /** This step, waiting for others; whether they come after publishing decides whether it does. */
+  RunUpStep waitingFor(List<String> keys, boolean afterPublishing) {
+    return new RunUpStep(
+        key, name, role, estimate, length, keys, offset, afterPublishing, completedBy);
+  }
+
   /** This step, completed by something else. */
   public RunUpStep completedBy(Completion completion) {
     return new RunUpStep(key, name, role, estimate, length, after, offset, followUp, completion);

@@ -43,12 +43,11 @@ public final class StepDifference {
   private static List<String> changes(
       RunUpStep was, RunUpStep is, Map<String, RunUpStep> before, Map<String, RunUpStep> after) {
     List<String> changes = new ArrayList<>();
-    add(changes, "called that instead of “" + was.name() + "”", was.name().equals(is.name()));
+    add(changes, "renamed from “" + was.name() + "”", was.name().equals(is.name()));
     add(changes, is.role() + " instead of " + was.role(), was.role().equals(is.role()));
     add(
         changes,
-        "%s h instead of %s h"
-            .formatted(RecipeRow.number(is.estimate()), RecipeRow.number(was.estimate())),
+        "%s h instead of %s h".formatted(HoursText.of(is.estimate()), HoursText.of(was.estimate())),
         was.estimate() == is.estimate());
     add(
         changes,
@@ -58,7 +57,7 @@ public final class StepDifference {
     add(changes, "waits for other steps", sameWaits);
     boolean samePlace =
         Objects.equals(was.offset(), is.offset()) && was.followUp() == is.followUp();
-    add(changes, "another distance from the publish day", samePlace);
+    add(changes, "due at another distance from the publish day", samePlace);
     add(
         changes,
         "completed by: " + is.completedBy().label(),

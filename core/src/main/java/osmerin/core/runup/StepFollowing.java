@@ -1,6 +1,6 @@
 package osmerin.core.runup;
 
-import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -47,7 +47,7 @@ public final class StepFollowing {
     for (RunUpStep step : after.values()) {
       RunUpStep mine = own.get(step.key());
       if (mine != null) {
-        boolean stays = done.contains(step.key()) || !mine.equals(before.get(step.key()));
+        boolean stays = done.contains(step.key()) || !isAsBefore(mine);
         kept.put(step.key(), stays ? mine : step);
       } else if (!before.containsKey(step.key())) {
         kept.put(step.key(), step);
@@ -58,6 +58,15 @@ public final class StepFollowing {
         kept.putIfAbsent(mine.key(), mine);
       }
     }
+  }
+
+  /** As the type had it, but that it waits past steps that the article doesn't have. */
+  private boolean isAsBefore(RunUpStep mine) {
+    RunUpStep was = before.get(mine.key());
+    return was != null
+        && mine.waitingFor(List.of(), mine.followUp())
+            .equals(was.waitingFor(List.of(), was.followUp()))
+        && Set.copyOf(mine.after()).equals(waits(was, own.keySet()));
   }
 
   /** In the recipe's order; what is the article's own stands after what it stood after. */
@@ -85,34 +94,28 @@ public final class StepFollowing {
       throw new IllegalArgumentException("the steps " + under + " wait for each other");
     }
     RunUpStep step = kept.get(key);
-    Set<String> waits = new LinkedHashSet<>();
-    step.after().forEach(other -> reroute(other, waits, new LinkedHashSet<>()));
+    Set<String> waits = waits(step, kept.keySet());
     waits.forEach(other -> place(other, placed, under));
     boolean followUp =
         step.followUp() || waits.stream().anyMatch(other -> placed.get(other).followUp());
     under.remove(key);
-    placed.put(
-        key,
-        new RunUpStep(
-            key,
-            step.name(),
-            step.role(),
-            step.estimate(),
-            step.length(),
-            new ArrayList<>(waits),
-            step.offset(),
-            followUp,
-            step.completedBy()));
+    placed.put(key, step.waitingFor(List.copyOf(waits), followUp));
   }
 
-  /** Who waited for a step that is gone waits for what that one waited for. */
-  private void reroute(String key, Set<String> waits, Set<String> seen) {
-    if (kept.containsKey(key)) {
+  /** Who waited for a step that isn't there waits for what that one waited for. */
+  private Set<String> waits(RunUpStep step, Set<String> there) {
+    Set<String> waits = new LinkedHashSet<>();
+    step.after().forEach(other -> reroute(other, there, waits, new HashSet<>()));
+    return waits;
+  }
+
+  private void reroute(String key, Set<String> there, Set<String> waits, Set<String> seen) {
+    if (there.contains(key)) {
       waits.add(key);
     } else if (seen.add(key)) {
       RunUpStep gone = own.getOrDefault(key, after.getOrDefault(key, before.get(key)));
       if (gone != null) {
-        gone.after().forEach(other -> reroute(other, waits, seen));
+        gone.after().forEach(other -> reroute(other, there, waits, seen));
       }
     }
   }

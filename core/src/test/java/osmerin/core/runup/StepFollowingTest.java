@@ -57,6 +57,18 @@ class StepFollowingTest {
   }
 
   @Test
+  void a_step_that_only_waits_past_a_dropped_one_is_not_the_articles_own() {
+    RunUpStep edit = before("edit", "Edit", StepRole.EDITOR, 2, 2, "facts");
+    RunUpStep quicker = before("edit", "Edit", StepRole.EDITOR, 1, 1, "facts");
+    List<RunUpStep> type = List.of(BRIEF, DRAFT, FACTS, edit);
+    List<RunUpStep> own =
+        List.of(BRIEF, DRAFT, before("edit", "Edit", StepRole.EDITOR, 2, 2, "draft"));
+
+    assertThat(StepFollowing.of(own, Set.of(), type, List.of(BRIEF, DRAFT, FACTS, quicker)))
+        .containsExactly(BRIEF, DRAFT, before("edit", "Edit", StepRole.EDITOR, 1, 1, "draft"));
+  }
+
+  @Test
   void what_does_not_go_together_is_refused() {
     RunUpStep share = RunUpStep.followUp("share", "Share", StepRole.WRITER, 1, 3);
     RunUpStep print =

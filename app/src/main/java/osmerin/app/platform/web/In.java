@@ -8,6 +8,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Volume;
+import osmerin.core.runup.HoursText;
 import osmerin.core.text.Counted;
 import osmerin.core.worth.Worth;
 
@@ -102,6 +103,11 @@ public final class In {
   public static String decimal(double number) {
     String text = String.format(Locale.ENGLISH, "%.1f", number);
     return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+  }
+
+  /** "1.25", "4": hours are planned in quarters, which one decimal would round away. */
+  public static String hours(double hours) {
+    return HoursText.of(hours);
   }
 
   /** "1 group", "2 groups". */
