@@ -225,7 +225,7 @@ public class ArticleEdits {
   public void setType(SiteContext context, int number, long typeId) {
     context.require(Right.EDIT);
     Round round = looking.get(context, number);
-    ArticleType type = looking.type(context, round.kind(), typeId);
+    ArticleType type = types.get(context.siteId(), round.kind(), typeId);
     history.note(
         context,
         Right.EDIT,

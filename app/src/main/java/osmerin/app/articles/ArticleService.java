@@ -78,7 +78,7 @@ public class ArticleService {
   public Round commission(SiteContext context, Commission commission, List<Change> besides) {
     context.require(Right.COMMISSION);
     String title = Commission.title(commission.title());
-    ArticleType type = type(context, Kind.NEW, commission.typeId());
+    ArticleType type = types.get(context.siteId(), Kind.NEW, commission.typeId());
     int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
     people(context, type, commission)
@@ -108,12 +108,8 @@ public class ArticleService {
   public Round openRefresh(
       SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
     context.require(Right.COMMISSION);
-    Round before = get(context, number);
-    if (!before.isLive()) {
-      throw new RefusedException(
-          before.reference() + " is in work. Publish it before you open another refresh.");
-    }
-    ArticleType depth = type(context, Kind.REFRESH, depthId);
+    Round before = live(context, number);
+    ArticleType depth = types.get(context.siteId(), Kind.REFRESH, depthId);
     articles.retireRounds(before.article().id());
     beginRound(context, before.article().id(), before.ordinal() + 1, depth, publishDate);
     Round round = get(context, number);
@@ -138,7 +134,7 @@ public class ArticleService {
 
   /** Why an article that is commissioned cannot be published on its date; empty if it can. */
   public Optional<Impossible> impossible(SiteContext context, Commission commission) {
-    ArticleType type = type(context, Kind.NEW, commission.typeId());
+    ArticleType type = types.get(context.siteId(), Kind.NEW, commission.typeId());
     Map<StepRole, Long> people = people(context, type, commission);
     return planning.impossible(context.site(), types.runUp(type), people, commission.publishDate());
   }
@@ -146,9 +142,19 @@ public class ArticleService {
   /** Why a refresh that begins today cannot be published on a day; empty if it can. */
   public Optional<Impossible> impossible(
       SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
-    ArticleType depth = type(context, Kind.REFRESH, depthId);
-    Map<StepRole, Long> people = get(context, number).article().people();
+    Map<StepRole, Long> people = live(context, number).article().people();
+    ArticleType depth = types.get(context.siteId(), Kind.REFRESH, depthId);
     return planning.impossible(context.site(), types.runUp(depth), people, publishDate);
+  }
+
+  /** The round that a refresh follows. */
+  private Round live(SiteContext context, int number) {
+    Round round = get(context, number);
+    if (!round.isLive()) {
+      throw new RefusedException(
+          round.reference() + " is in work. Publish it before you open another refresh.");
+    }
+    return round;
   }
 
   /** Who is named, and for what is left open who usually does it. */
@@ -169,13 +175,6 @@ public class ArticleService {
             article, context.siteId(), ordinal, type.kind(), type.id(), publishDate);
     steps.begin(round, type.id());
     articles.insertMove(round, null, Stage.COMMISSIONED, context.personId());
-  }
-
-  ArticleType type(SiteContext context, Kind kind, long id) {
-    return types.list(context.siteId(), kind).stream()
-        .filter(type -> type.id() == id)
-        .findFirst()
-        .orElseThrow(() -> new NotFoundException("article type", id));
   }
 
   // Looking

@@ -88,7 +88,7 @@ class DemoRecipes {
     SiteContext editor = in.as(Marlpit.EDITOR);
     PlannedRound planned = open(editor, title);
     List<RecipeForm.Row> rows = new ArrayList<>();
-    for (RecipeForm.Row row : RecipeForm.ofArticle(planned.steps()).rows()) {
+    for (RecipeForm.Row row : RecipeForm.ofArticle(planned.steps(), editor.today()).rows()) {
       boolean edit = row.recipe().key().equals("edit");
       rows.add(edit ? new RecipeForm.Row(row.recipe(), "", tooEarly(planned)) : row);
     }

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.RunUpStep;
@@ -27,6 +28,18 @@ public class ArticleTypeService {
   /** The types that articles can be given, or for refreshes the depths, in their order. */
   public List<ArticleType> list(long siteId, Kind kind) {
     return types.list(siteId, kind);
+  }
+
+  /**
+   * A type that articles can be given.
+   *
+   * @throws NotFoundException when the site has none with this id, or has retired it
+   */
+  public ArticleType get(long siteId, Kind kind, long id) {
+    return list(siteId, kind).stream()
+        .filter(type -> type.id() == id)
+        .findFirst()
+        .orElseThrow(() -> new NotFoundException("article type", id));
   }
 
   /** A type of the site, retired or not. */

@@ -1,9 +1,11 @@
 package osmerin.app.steps;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.platform.web.In;
 import osmerin.app.runups.StepRow;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.RecipeRow;
@@ -72,12 +74,12 @@ public record RecipeForm(List<Row> rows) {
   }
 
   /** The form of an article's steps. */
-  public static RecipeForm ofArticle(List<StepRow> steps) {
+  public static RecipeForm ofArticle(List<StepRow> steps, LocalDate today) {
     List<RecipeRow> recipe = RecipeRow.of(steps.stream().map(StepRow::step).toList());
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {
       StepRow step = steps.get(i);
-      rows.add(new Row(recipe.get(i), text(step.personId()), text(step.pinned())));
+      rows.add(new Row(recipe.get(i), text(step.personId()), In.dayField(step.pinned(), today)));
     }
     return new RecipeForm(rows);
   }

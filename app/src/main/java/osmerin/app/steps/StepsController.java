@@ -62,7 +62,7 @@ class StepsController {
   @Needs(Right.EDIT)
   String steps(SiteContext site, @PathVariable ReferenceNumber number, Model model) {
     ArticlePage page = articles.page(site, number.number(), null);
-    RecipeForm form = RecipeForm.ofArticle(page.planned().steps());
+    RecipeForm form = RecipeForm.ofArticle(page.planned().steps(), site.today());
     model.addAttribute("seen", edits.seen(page.round()));
     return page(site, page, form, Map.of(), model);
   }

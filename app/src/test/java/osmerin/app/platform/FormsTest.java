@@ -108,7 +108,9 @@ class FormsTest extends ApplicationTest {
         .andExpect(status().is4xxClientError());
     send(article + "/steps/nap", "done", "true").andExpect(status().isNotFound());
     send(article + "/title", "title", "", "seen", "1").andExpect(status().isUnprocessableEntity());
-    send(article + "/refresh", "depth", "1").andExpect(status().isUnprocessableEntity());
+    send(article + "/refresh", "depth", "999999")
+        .andExpect(status().isUnprocessableEntity())
+        .andExpect(content().string(containsString("is in work")));
     send(article + "/publish")
         .andExpect(status().isUnprocessableEntity())
         .andExpect(content().string(containsString("has no draft yet")));

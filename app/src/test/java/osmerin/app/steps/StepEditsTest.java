@@ -63,7 +63,7 @@ class StepEditsTest extends ApplicationTest {
   }
 
   private List<Row> rows() {
-    return new ArrayList<>(RecipeForm.ofArticle(page().planned().steps()).rows());
+    return new ArrayList<>(RecipeForm.ofArticle(page().planned().steps(), site.today()).rows());
   }
 
   private Map<Integer, String> change(List<Row> rows) {
