@@ -24,6 +24,23 @@ function hatch(earliest) {
   });
 }
 
+let over = null;
+
+function forget() {
+  over = null;
+  document.querySelector("#move-now")?.replaceChildren();
+}
+
+/** Shows what follows if a slip that is dragged came to lie on a day. */
+function ask(slip, day) {
+  over = day;
+  setTimeout(async () => {
+    if (over !== day) return;
+    await htmx.ajax("GET", `${slip.dataset.if}?date=${day}`, { target: "#move-now", swap: "outerHTML" });
+    if (over === null) forget();
+  }, 120);
+}
+
 function prepare(root) {
   const calendar = document.querySelector("[data-calendar]");
   if (!calendar || !(root === document || root.contains(calendar))) return;
@@ -34,8 +51,10 @@ function prepare(root) {
       sort: false,
       animation: 0,
       onStart: ({ item }) => hatch(item.dataset.earliest),
+      onChange: ({ item, to }) => ask(item, to.dataset.day),
       onEnd: ({ item, from, to }) => {
         hatch(null);
+        forget();
         if (from !== to) move(item, to.dataset.day);
       },
     });

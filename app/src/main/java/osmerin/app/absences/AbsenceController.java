@@ -22,7 +22,9 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
 import osmerin.app.workdays.Absence;
+import osmerin.app.workdays.WorkHoursService;
 import osmerin.app.workdays.WorkdayService;
+import osmerin.core.workday.WorkHours;
 
 /** Who works when: the weeks of the site's people, and when they are away. */
 @Controller
@@ -30,11 +32,20 @@ import osmerin.app.workdays.WorkdayService;
 class AbsenceController {
   private final AbsenceEdits edits;
   private final WorkdayService workdays;
+  private final WorkHoursService hours;
+  private final HourEdits hourEdits;
   private final TeamService team;
 
-  AbsenceController(AbsenceEdits edits, WorkdayService workdays, TeamService team) {
+  AbsenceController(
+      AbsenceEdits edits,
+      WorkdayService workdays,
+      WorkHoursService hours,
+      HourEdits hourEdits,
+      TeamService team) {
     this.edits = edits;
     this.workdays = workdays;
+    this.hours = hours;
+    this.hourEdits = hourEdits;
     this.team = team;
   }
 
@@ -48,7 +59,12 @@ class AbsenceController {
     model.addAttribute("siteDays", site.site().workingWeek());
     model.addAttribute("days", DayOfWeek.values());
     model.addAttribute(
-        "weeks", WeeksDrawing.of(people, workdays.calendars(site.site()), site.today()));
+        "weeks",
+        WeeksDrawing.of(
+            people, workdays.calendars(site.site()), hours.hours(site.site()), site.today()));
+    model.addAttribute("dayHours", hours.ownDays(site.site()));
+    model.addAttribute("usual", WorkHours.USUAL);
+    model.addAttribute("reserved", hourEdits.reserved(site));
     model.addAttribute(
         "mine", people.stream().filter(p -> AbsenceEdits.may(site, p.id())).toList());
     return "absences/absences";
@@ -109,6 +125,41 @@ class AbsenceController {
     boolean asTheSite = days.isEmpty() || days.equals(site.site().workingWeek());
     edits.setDays(site, person, asTheSite ? null : days, anyway);
     Foot.say(to, "The working days are set. Due dates follow at once.");
+    return back(site);
+  }
+
+  /** The hours of a person's working day; none said means the usual ones. */
+  @PostMapping("/day")
+  @Needs(Right.READ)
+  String day(
+      SiteContext site,
+      @RequestParam long person,
+      @RequestParam(defaultValue = "") String hours,
+      RedirectAttributes to) {
+    hourEdits.setDay(site, person, hours);
+    Foot.say(to, "The hours of a working day are set.");
+    return back(site);
+  }
+
+  @PostMapping("/reserved")
+  @Needs(Right.READ)
+  String reserve(
+      SiteContext site,
+      @RequestParam long person,
+      @RequestParam int weekday,
+      @RequestParam(defaultValue = "") String hours,
+      @RequestParam(defaultValue = "") String note,
+      RedirectAttributes to) {
+    hourEdits.reserve(site, person, weekday, hours, note);
+    Foot.say(to, "These hours are kept free each week.");
+    return back(site);
+  }
+
+  @PostMapping("/reserved/{id}/remove")
+  @Needs(Right.READ)
+  String release(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+    hourEdits.release(site, id);
+    Foot.say(to, "These hours can go to articles again.");
     return back(site);
   }
 

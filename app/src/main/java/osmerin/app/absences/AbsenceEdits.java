@@ -54,7 +54,12 @@ public class AbsenceEdits implements Reversal {
     return personId == context.personId() || context.may(Right.MANAGE);
   }
 
-  private String require(SiteContext context, long personId) {
+  /**
+   * The name of a person of whom one may say when they work.
+   *
+   * @throws ForbiddenException when one may not
+   */
+  String require(SiteContext context, long personId) {
     String name = team.get(context, personId).name();
     if (!may(context, personId)) {
       throw new ForbiddenException("Only they and owners say when somebody works.");

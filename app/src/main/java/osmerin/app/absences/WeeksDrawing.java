@@ -3,6 +3,7 @@ package osmerin.app.absences;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -10,14 +11,21 @@ import java.util.stream.Collectors;
 import osmerin.app.team.Person;
 import osmerin.app.workdays.SiteCalendars;
 import osmerin.core.workday.WorkCalendar;
+import osmerin.core.workday.WorkHours;
 
 /**
  * The coming weeks: for each person the days on which they work. Places are percent of the width.
  *
  * @param mondays the first days of the weeks
  * @param off for each person, by id, the days on which they don't work
+ * @param hours for each person, by id, how many they have for articles in each week
  */
-record WeeksDrawing(List<Monday> mondays, Map<Long, List<Off>> off, double today, double width) {
+record WeeksDrawing(
+    List<Monday> mondays,
+    Map<Long, List<Off>> off,
+    Map<Long, List<Double>> hours,
+    double today,
+    double width) {
   private static final int WEEKS = 8;
 
   /** The first day of a week. */
@@ -30,7 +38,8 @@ record WeeksDrawing(List<Monday> mondays, Map<Long, List<Off>> off, double today
    */
   record Off(double x, boolean own) {}
 
-  static WeeksDrawing of(List<Person> people, SiteCalendars calendars, LocalDate today) {
+  static WeeksDrawing of(
+      List<Person> people, SiteCalendars calendars, Map<Long, WorkHours> hours, LocalDate today) {
     LocalDate first = today.with(DayOfWeek.MONDAY);
     double width = 100.0 / (WEEKS * 7);
     List<Monday> mondays = new ArrayList<>();
@@ -43,7 +52,16 @@ record WeeksDrawing(List<Monday> mondays, Map<Long, List<Off>> off, double today
             .collect(
                 Collectors.toMap(
                     Function.identity(), id -> off(calendars.of(id), calendars.site(), first)));
-    return new WeeksDrawing(mondays, off, (today.getDayOfWeek().getValue() - 1) * width, width);
+    Map<Long, List<Double>> each = new HashMap<>();
+    for (Person person : people) {
+      WorkHours own = hours.getOrDefault(person.id(), WorkHours.FULL);
+      WorkCalendar calendar = calendars.of(person.id());
+      each.put(
+          person.id(),
+          mondays.stream().map(m -> own.between(m.day(), m.day().plusDays(6), calendar)).toList());
+    }
+    return new WeeksDrawing(
+        mondays, off, each, (today.getDayOfWeek().getValue() - 1) * width, width);
   }
 
   private static List<Off> off(WorkCalendar calendar, WorkCalendar site, LocalDate first) {

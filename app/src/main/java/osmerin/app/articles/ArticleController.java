@@ -38,7 +38,6 @@ import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
-import osmerin.core.runup.StepRole;
 
 /** The articles ledger, and the page of one article. */
 @Controller
@@ -54,7 +53,6 @@ class ArticleController {
   private final ArticleEdits edits;
   private final StageMoves stageMoves;
   private final PublishDates publishDates;
-  private final BulkEdits bulk;
   private final TeamService team;
   private final History history;
 
@@ -65,14 +63,12 @@ class ArticleController {
       ArticleEdits edits,
       StageMoves stageMoves,
       PublishDates publishDates,
-      BulkEdits bulk,
       TeamService team,
       History history) {
     this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
     this.publishDates = publishDates;
-    this.bulk = bulk;
     this.history = history;
     this.articles = articles;
     this.types = types;
@@ -173,20 +169,6 @@ class ArticleController {
     return back(site, number);
   }
 
-  @PostMapping("/{number}/people")
-  @Needs(Right.EDIT)
-  String person(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam StepRole role,
-      @RequestParam(required = false) @Nullable Long seen,
-      @RequestParam(required = false) @Nullable Long person,
-      RedirectAttributes to) {
-    edits.setPerson(site, number.number(), role, seen, person);
-    Foot.say(to, "The " + role + " of " + number + " was set.");
-    return back(site, number);
-  }
-
   @PostMapping("/{number}/stage")
   @Needs(Right.WORK)
   String move(
@@ -265,23 +247,6 @@ class ArticleController {
                 + In.day(date)
                 + ". What is not done moved with it.");
     return back(site, number);
-  }
-
-  /** One change of all marked articles. */
-  @PostMapping("/bulk")
-  @Needs(Right.EDIT)
-  String bulk(
-      SiteContext site,
-      @RequestParam(required = false) @Nullable List<Integer> marked,
-      @RequestParam BulkEdits.What what,
-      @RequestParam(required = false) @Nullable String value,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
-    BulkEdits.Outcome outcome =
-        bulk.change(site, marked == null ? List.of() : marked, what, value, anyway);
-    Foot.say(to, outcome.sentence());
-    to.addFlashAttribute("left", outcome.left());
-    return "redirect:" + site.base() + "/articles";
   }
 
   private static String back(SiteContext site, ReferenceNumber number) {

@@ -3,7 +3,6 @@ package osmerin.app.articles;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,10 +24,8 @@ import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.app.team.TeamService;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.PlannedStep;
-import osmerin.core.runup.StepRole;
 
 /**
  * Changes of one article: each proves the right, refuses what somebody else was faster with, keeps
@@ -39,31 +36,24 @@ public class ArticleEdits {
   static final String TITLE = "Title";
   static final String ARCHIVED = "Archived";
   static final String STEP = "Step: ";
-  static final String ROLE = "Role: ";
 
   private final ArticleMapper articles;
   private final Steps steps;
   private final ArticleTypeService types;
   private final ArticleService looking;
-  private final TeamService team;
   private final History history;
-  private final ArticleNotices notices;
 
   ArticleEdits(
       ArticleMapper articles,
       Steps steps,
       ArticleTypeService types,
       ArticleService looking,
-      TeamService team,
-      History history,
-      ArticleNotices notices) {
+      History history) {
     this.articles = articles;
     this.steps = steps;
     this.types = types;
     this.looking = looking;
-    this.team = team;
     this.history = history;
-    this.notices = notices;
   }
 
   /**
@@ -90,80 +80,8 @@ public class ArticleEdits {
     }
   }
 
-  /**
-   * Names who does a role's steps.
-   *
-   * @param seen who was shown, null for nobody
-   * @param personId null for nobody
-   */
-  @Transactional
-  public void setPerson(
-      SiteContext context,
-      int number,
-      StepRole role,
-      @Nullable Long seen,
-      @Nullable Long personId) {
-    context.require(Right.EDIT);
-    Round round = looking.get(context, number);
-    Map<Long, String> names = team.names(context.siteId());
-    if (!Objects.equals(round.person(role), seen)) {
-      throw new ConflictException(
-          round.reference(),
-          role.label(),
-          name(names, round.person(role)),
-          name(names, personId),
-          who(context, number, field(role)),
-          Map.of("seen", round.person(role) == null ? "" : round.person(role).toString()));
-    }
-    List<Change> changes = person(context, round, role, personId, names);
-    String who = name(names, personId);
-    history.note(
-        context,
-        Right.EDIT,
-        "%s of %s is %s.".formatted(role.label(), round.reference(), who),
-        changes);
-  }
-
   private @Nullable String who(SiteContext context, int number, String field) {
     return history.lastBy(context, Thing.ARTICLE, number, field);
-  }
-
-  /** Without an entry of its own; none when nothing changes. */
-  List<Change> person(
-      SiteContext context,
-      Round round,
-      StepRole role,
-      @Nullable Long personId,
-      Map<Long, String> names) {
-    Long before = round.person(role);
-    if (Objects.equals(before, personId)) {
-      return List.of();
-    }
-    if (personId == null) {
-      articles.removePerson(round.article().id(), role);
-    } else {
-      team.get(context, personId);
-      articles.setPerson(round.article().id(), context.siteId(), role, personId);
-      notices.named(context, round, role, personId);
-    }
-    return List.of(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            field(role),
-            before == null ? null : name(names, before),
-            personId == null ? null : name(names, personId),
-            before,
-            personId));
-  }
-
-  private static String name(Map<Long, String> names, @Nullable Long person) {
-    return person == null ? "nobody yet" : names.getOrDefault(person, "somebody who left");
-  }
-
-  /** The field of the history that says who does a role's steps. */
-  static String field(StepRole role) {
-    return StepRole.SHIPPED.contains(role) ? role.label() : ROLE + role.name();
   }
 
   /**
@@ -234,7 +152,7 @@ public class ArticleEdits {
   }
 
   /** Without an entry of its own; none when nothing changes. */
-  List<Change> type(SiteContext context, Round round, ArticleType type) {
+  public List<Change> type(SiteContext context, Round round, ArticleType type) {
     if (round.typeId() == type.id()) {
       return List.of();
     }
@@ -282,7 +200,7 @@ public class ArticleEdits {
   }
 
   /** Without an entry of its own; none when nothing changes. */
-  List<Change> archive(Round round, boolean away) {
+  public List<Change> archive(Round round, boolean away) {
     if (articles.archive(round.article().id(), away) == 0) {
       return List.of();
     }

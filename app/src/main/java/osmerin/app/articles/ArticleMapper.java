@@ -57,13 +57,14 @@ interface ArticleMapper {
       @Param("to") Stage to,
       @Param("personId") long personId);
 
-  void setPerson(
+  /** Whoever is no member of the site is left out. */
+  void addPeople(
       @Param("articleId") long articleId,
       @Param("siteId") long siteId,
       @Param("role") StepRole role,
-      @Param("personId") long personId);
+      @Param("people") List<Long> people);
 
-  void removePerson(@Param("articleId") long articleId, @Param("role") StepRole role);
+  void removePeople(@Param("articleId") long articleId, @Param("role") StepRole role);
 
   Optional<Round> find(
       @Param("siteId") long siteId,

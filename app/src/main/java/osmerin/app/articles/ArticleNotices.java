@@ -14,20 +14,23 @@ import osmerin.core.runup.StepRole;
 
 /** Whom a change of an article concerns, and what they are told. */
 @Component
-class ArticleNotices {
+public class ArticleNotices {
   private final Notices notices;
 
   ArticleNotices(Notices notices) {
     this.notices = notices;
   }
 
-  void named(SiteContext context, Round round, StepRole role, long person) {
+  public void named(SiteContext context, Round round, StepRole role, long person) {
     String text = "You are the %s of %s “%s”.".formatted(role, round.reference(), round.title());
     notices.tell(context, List.of(person), NoticeKind.NAMED, text, path(context, round));
   }
 
   void commissioned(SiteContext context, Round round) {
-    round.article().people().forEach((role, person) -> named(context, round, role, person));
+    round
+        .article()
+        .people()
+        .forEach((role, named) -> named.forEach(person -> named(context, round, role, person)));
   }
 
   void dateMoved(SiteContext context, Round round, @Nullable LocalDate to) {
@@ -38,9 +41,8 @@ class ArticleNotices {
                 round.title(),
                 PublishDates.words(round.publishDate()),
                 PublishDates.words(to));
-    List<@Nullable Long> whom = new ArrayList<>();
-    whom.add(round.article().editorId());
-    whom.add(round.article().writerId());
+    List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));
+    whom.addAll(round.article().people(StepRole.WRITER));
     notices.tell(context, whom, NoticeKind.DATE_MOVED, text, path(context, round));
   }
 
@@ -57,8 +59,7 @@ class ArticleNotices {
       String text =
           "%s “%s” is at %s and waits for you."
               .formatted(round.reference(), round.title(), to.label());
-      List<@Nullable Long> whom = new ArrayList<>();
-      whom.add(round.person(next));
+      List<Long> whom = round.article().people(next);
       notices.tell(context, whom, NoticeKind.HANDED_OVER, text, path(context, round));
     }
   }

@@ -2,7 +2,6 @@ package osmerin.app.articles;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.history.Change;
@@ -16,7 +15,6 @@ import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
-import osmerin.core.runup.StepRole;
 
 /** Takes back what {@link ArticleEdits}, {@link PublishDates} and {@link StageMoves} did. */
 @Component
@@ -65,9 +63,6 @@ class ArticleReversal implements Reversal {
     if (field.startsWith(ArticleEdits.STEP)) {
       return putTick(round, change);
     }
-    if (field.startsWith(ArticleEdits.ROLE)) {
-      return putPerson(context, round, change);
-    }
     return switch (field) {
       case ArticleEdits.TITLE ->
           round.title().equals(change.to())
@@ -79,7 +74,6 @@ class ArticleReversal implements Reversal {
       case ArticleEdits.ARCHIVED ->
           articles.archive(round.article().id(), change.from() != null) == 1;
       case "Type" -> putType(round, change);
-      case "Strategist", "Editor", "Writer" -> putPerson(context, round, change);
       default ->
           others.stream()
               .filter(other -> other.knows(field))
@@ -96,21 +90,6 @@ class ArticleReversal implements Reversal {
       return false;
     }
     articles.insertMove(round.id(), now, back, context.personId());
-    return true;
-  }
-
-  private boolean putPerson(SiteContext context, Round round, Change change) {
-    StepRole role = StepRole.valueOf(change.field().replaceFirst("^" + ArticleEdits.ROLE, ""));
-    String now = round.person(role) == null ? null : round.person(role).toString();
-    if (!Objects.equals(now, change.to())) {
-      return false;
-    }
-    if (change.from() == null) {
-      articles.removePerson(round.article().id(), role);
-    } else {
-      articles.setPerson(
-          round.article().id(), context.siteId(), role, Long.parseLong(change.from()));
-    }
     return true;
   }
 

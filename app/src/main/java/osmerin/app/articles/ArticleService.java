@@ -82,7 +82,7 @@ public class ArticleService {
     int number = articles.takeNumbers(context.siteId(), 1);
     long article = articles.insertArticle(context.siteId(), number, title, commission.groupId());
     people(context, type, commission)
-        .forEach((role, person) -> articles.setPerson(article, context.siteId(), role, person));
+        .forEach((role, person) -> setPeople(context, article, role, List.of(person)));
     beginRound(context, article, 1, type, commission.publishDate());
     Round round = get(context, number);
     List<Change> changes = new ArrayList<>(besides);
@@ -117,15 +117,7 @@ public class ArticleService {
     return round;
   }
 
-  /** Whether a round stands where it began: not moved, no step done. */
-  public boolean isUntouched(Round round) {
-    return round.stage() == Stage.COMMISSIONED
-        && StepTick.done(steps.of(List.of(round.id()))).isEmpty();
-  }
-
-  /**
-   * Removes a further round that is {@linkplain #isUntouched untouched}; the one before is current.
-   */
+  /** Removes a further round on which nobody has worked; the one before is current. */
   @Transactional
   public void withdraw(Round round) {
     steps.remove(round.id());
@@ -142,7 +134,7 @@ public class ArticleService {
   /** Why a refresh that begins today cannot be published on a day; empty if it can. */
   public Optional<Impossible> impossible(
       SiteContext context, int number, long depthId, @Nullable LocalDate publishDate) {
-    Map<StepRole, Long> people = live(context, number).article().people();
+    Map<StepRole, Long> people = live(context, number).article().leads();
     ArticleType depth = types.get(context.siteId(), Kind.REFRESH, depthId);
     return planning.impossible(context.site(), types.runUp(depth), people, publishDate);
   }
@@ -155,6 +147,15 @@ public class ArticleService {
           round.reference() + " is in work. Publish it before you open another refresh.");
     }
     return round;
+  }
+
+  /** Says who does a role's steps; whoever leads comes first. */
+  @Transactional
+  public void setPeople(SiteContext context, long articleId, StepRole role, List<Long> people) {
+    articles.removePeople(articleId, role);
+    if (!people.isEmpty()) {
+      articles.addPeople(articleId, context.siteId(), role, people);
+    }
   }
 
   /** Who is named, and for what is left open who usually does it. */
@@ -252,7 +253,7 @@ public class ArticleService {
   }
 
   /** Current rounds of the articles with these numbers, by number. */
-  List<Round> byNumbers(SiteContext context, Collection<Integer> numbers) {
+  public List<Round> byNumbers(SiteContext context, Collection<Integer> numbers) {
     return numbers.isEmpty() ? List.of() : articles.byNumbers(context.siteId(), numbers);
   }
 

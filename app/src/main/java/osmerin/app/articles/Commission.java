@@ -1,9 +1,7 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.core.runup.StepRole;
@@ -39,21 +37,5 @@ public record Commission(
               + ".");
     }
     return title;
-  }
-
-  /** People of the three roles that are named, for a form. */
-  public static Map<StepRole, Long> people(
-      @Nullable Long strategist, @Nullable Long editor, @Nullable Long writer) {
-    Map<StepRole, Long> people = new HashMap<>();
-    putIfNamed(people, StepRole.STRATEGIST, strategist);
-    putIfNamed(people, StepRole.EDITOR, editor);
-    putIfNamed(people, StepRole.WRITER, writer);
-    return people;
-  }
-
-  private static void putIfNamed(Map<StepRole, Long> people, StepRole role, @Nullable Long person) {
-    if (Objects.nonNull(person)) {
-      people.put(role, person);
-    }
   }
 }

@@ -2,10 +2,14 @@ package osmerin.app.articles;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
@@ -19,12 +23,14 @@ import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.StandingWords;
+import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
+import osmerin.core.runup.StepRole;
 import osmerin.core.workday.DayText;
 
 /** The form with which an article is commissioned, whatever it comes from. */
@@ -43,6 +49,7 @@ public class CommissionForm {
   /**
    * What a person typed.
    *
+   * @param people who does what, by the name of the role; null for nobody yet
    * @param again commission it although the group has an article
    * @param use the publish date that was offered instead of the one typed
    * @param anyway commission it although it cannot be published on its date
@@ -50,14 +57,28 @@ public class CommissionForm {
   public record Answers(
       @Nullable String title,
       @Nullable Long type,
-      @Nullable Long strategist,
-      @Nullable Long editor,
-      @Nullable Long writer,
+      @Nullable Map<String, @Nullable Long> people,
       @Nullable String publishDate,
       @Nullable Boolean again,
       @Nullable Long group,
       @Nullable @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate use,
       @Nullable Boolean anyway) {
+    public Answers {
+      people = people == null ? Map.of() : people;
+    }
+
+    /** Who was named for those of the roles for which somebody was. */
+    private Map<StepRole, Long> named(Collection<StepRole> roles) {
+      Map<StepRole, Long> named = new LinkedHashMap<>();
+      for (StepRole role : roles) {
+        Long person = people.get(role.name());
+        if (person != null) {
+          named.put(role, person);
+        }
+      }
+      return named;
+    }
+
     /** The publish date that is wanted; null for none, and while what was typed is no day. */
     @Nullable LocalDate date(SiteContext site) {
       return use != null ? use : typed(site).orElse(null);
@@ -98,20 +119,14 @@ public class CommissionForm {
       long id, String name, @Nullable Double near, List<GroupArticle> existing) {}
 
   /** A form as it is first shown: whoever commissions is the strategist. */
-  public Answers propose(SiteContext site, String title) {
+  private Answers propose(SiteContext site, String title) {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
-    List<Person> people = team.people(site.siteId());
-    return new Answers(
-        title,
-        type,
-        site.personId(),
-        only(people, Role.EDITOR),
-        only(people, Role.WRITER),
-        null,
-        false,
-        null,
-        null,
-        false);
+    List<Person> team = this.team.people(site.siteId());
+    Map<String, @Nullable Long> people = new HashMap<>();
+    people.put(StepRole.STRATEGIST.name(), site.personId());
+    people.put(StepRole.EDITOR.name(), only(team, Role.EDITOR));
+    people.put(StepRole.WRITER.name(), only(team, Role.WRITER));
+    return new Answers(title, type, people, null, false, null, null, false);
   }
 
   /** Where one person alone has a role, nobody needs to be asked who does it. */
@@ -123,15 +138,36 @@ public class CommissionForm {
     return those.size() == 1 ? those.get(0).id() : null;
   }
 
-  /** Shows the form. */
-  public String show(SiteContext site, Answers answers, Origin origin, Model model) {
+  /** Shows the form with a title, or with what is typed already when another type was chosen. */
+  public String show(SiteContext site, Answers typed, String title, Origin origin, Model model) {
+    return show(site, typed.type() == null ? propose(site, title) : typed, origin, model);
+  }
+
+  private String show(SiteContext site, Answers answers, Origin origin, Model model) {
     model.addAttribute("answers", answers);
     model.addAttribute("origin", origin);
     model.addAttribute("existing", existing(answers, origin));
     model.addAttribute("types", types.list(site.siteId(), Kind.NEW));
     model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("names", team.names(site.siteId()));
+    model.addAttribute("roles", roles(site, answers));
+    model.addAttribute(
+        "usual", answers.type() == null ? Map.of() : types.people(site.siteId(), answers.type()));
     model.asMap().putIfAbsent("faults", Map.of());
     return "articles/commission";
+  }
+
+  /** The roles that every site has, and those of the type's steps. */
+  private Set<StepRole> roles(SiteContext site, Answers answers) {
+    Set<StepRole> roles = new LinkedHashSet<>(StepRole.SHIPPED);
+    if (answers.type() != null) {
+      types
+          .find(site.siteId(), answers.type())
+          .map(ArticleType::id)
+          .map(types::steps)
+          .ifPresent(steps -> steps.forEach(step -> roles.add(step.role())));
+    }
+    return roles;
   }
 
   /** Commissions, or shows the form again with what is at fault and everything typed. */
@@ -160,13 +196,13 @@ public class CommissionForm {
     return show(site, answers, origin, model);
   }
 
-  private static Commission commission(SiteContext site, Answers answers, Origin origin) {
+  private Commission commission(SiteContext site, Answers answers, Origin origin) {
     Long near = chosen(answers, origin).map(NearGroup::id).orElse(null);
     return new Commission(
         answers.title(),
         answers.type(),
         origin.groupId() != null ? origin.groupId() : near,
-        Commission.people(answers.strategist(), answers.editor(), answers.writer()),
+        answers.named(roles(site, answers)),
         answers.date(site));
   }
 

@@ -99,7 +99,7 @@ public class PublishDates {
    *
    * @throws AskException when there are any
    */
-  void askOfSetbacks(SiteContext context, List<Round> rounds, int days) {
+  public void askOfSetbacks(SiteContext context, List<Round> rounds, int days) {
     RoundPlanner planner = planning.planner(context.site());
     List<String> words = new ArrayList<>();
     int worse = 0;
@@ -131,7 +131,7 @@ public class PublishDates {
   }
 
   /** Without an entry of its own; none when nothing changes. */
-  List<Change> publishDate(SiteContext context, Round round, @Nullable LocalDate to) {
+  public List<Change> publishDate(SiteContext context, Round round, @Nullable LocalDate to) {
     refuseIfLive(round);
     LocalDate before = round.publishDate();
     if (Objects.equals(before, to)) {

@@ -80,7 +80,7 @@ public class StageMoves {
   }
 
   /** A stage in which nothing is left to do asks for the steps that are; once for all articles. */
-  void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
+  public void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
     if (to.phase() != Phase.SET) {
       return;
     }
@@ -113,7 +113,7 @@ public class StageMoves {
   }
 
   /** Without an entry of its own; none when nothing changes. */
-  List<Change> stage(SiteContext context, Round round, Stage to) {
+  public List<Change> stage(SiteContext context, Round round, Stage to) {
     if (!Stage.IN_WORK.contains(to) || !Stage.IN_WORK.contains(round.stage())) {
       throw new RefusedException(
           "%s is %s. Publishing takes an article live, and only a refresh takes it on from there."

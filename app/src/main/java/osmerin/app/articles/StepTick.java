@@ -1,7 +1,6 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.history.Kept;
 import osmerin.app.runups.StepRow;
@@ -22,10 +21,5 @@ record StepTick(
 
   static StepTick before(StepRow row) {
     return new StepTick(row.key(), row.doneOn(), row.doneById(), row.doneDue());
-  }
-
-  /** The done steps of a round. */
-  static List<StepTick> done(List<StepRow> steps) {
-    return steps.stream().filter(s -> s.doneOn() != null).map(StepTick::before).toList();
   }
 }

@@ -26,6 +26,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.TitleCheck;
+import osmerin.core.evidence.Evidence;
 import osmerin.core.text.Counted;
 
 /** The brief of an article: write it, draw evidence, print it. */
@@ -35,8 +36,11 @@ class BriefController {
   private final ArticleService articles;
   private final BriefService briefs;
   private final EvidenceService evidence;
+  private final Lengths lengths;
 
-  BriefController(ArticleService articles, BriefService briefs, EvidenceService evidence) {
+  BriefController(
+      ArticleService articles, BriefService briefs, EvidenceService evidence, Lengths lengths) {
+    this.lengths = lengths;
     this.articles = articles;
     this.briefs = briefs;
     this.evidence = evidence;
@@ -60,7 +64,8 @@ class BriefController {
     model.addAttribute("form", form);
     model.addAttribute("stored", stored);
     model.addAttribute("deepest", Outline.DEEPEST);
-    model.addAttribute("evidence", evidence.find(site, stored.primaryKeyword()).orElse(null));
+    addEvidence(site, stored, model);
+    model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
     model.addAttribute(
         "title", TitleCheck.of(form.workingTitle() == null ? "" : form.workingTitle(), primary));
@@ -156,8 +161,20 @@ class BriefController {
     model.addAttribute("round", planned.round());
     model.addAttribute("brief", brief);
     model.addAttribute("site", site.site());
-    model.addAttribute("evidence", evidence.find(site, brief.primaryKeyword()).orElse(null));
+    addEvidence(site, brief, model);
+    model.addAttribute(
+        "length", lengths.of(site, planned.round(), brief, drawn(model)).orElse(null));
     return "briefs/print";
+  }
+
+  private void addEvidence(SiteContext site, Brief brief, Model model) {
+    model.addAttribute("evidence", evidence.find(site, brief.primaryKeyword()).orElse(null));
+  }
+
+  private static Evidence drawn(Model model) {
+    return model.getAttribute("evidence") instanceof EvidenceService.Kept kept
+        ? kept.evidence()
+        : Evidence.NONE;
   }
 
   private static String back(SiteContext site, Round round) {

@@ -87,12 +87,10 @@ record BriefForm(
     if (headings > Outline.MOST_SECTIONS) {
       faults.put("outline", "An outline has at most " + Outline.MOST_SECTIONS + " sections.");
     }
-    Optional<Integer> low = number(wordsLow);
-    Optional<Integer> high = number(wordsHigh);
-    if (isTyped(wordsLow) != isTyped(wordsHigh)) {
-      faults.put("words", "Type both ends of the range, or neither.");
-    } else if (isTyped(wordsLow) && (low.isEmpty() || high.isEmpty() || low.get() > high.get())) {
-      faults.put("words", "Type two whole numbers, the smaller first, such as 1200 and 1600.");
+    try {
+      WordRange.read(wordsLow, wordsHigh);
+    } catch (IllegalArgumentException e) {
+      faults.put("words", e.getMessage());
     }
     for (String text :
         Arrays.asList(workingTitle, primaryKeyword, secondary, reader, angle, notes)) {
@@ -118,7 +116,7 @@ record BriefForm(
         text(secondary).lines().map(String::strip).filter(line -> !line.isEmpty()).toList(),
         text(reader),
         text(angle),
-        range(),
+        WordRange.read(wordsLow, wordsHigh),
         new Outline(sections),
         text(notes),
         version,
@@ -127,22 +125,8 @@ record BriefForm(
         Optional.empty());
   }
 
-  private Optional<WordRange> range() {
-    return number(wordsLow)
-        .flatMap(low -> number(wordsHigh).map(high -> new WordRange(low, (low + high) / 2, high)));
-  }
-
   private static int bounded(int depth) {
     return Math.max(0, Math.min(Outline.DEEPEST, depth));
-  }
-
-  private static boolean isTyped(@Nullable String text) {
-    return text != null && !text.isBlank();
-  }
-
-  private static Optional<Integer> number(@Nullable String text) {
-    String digits = text == null ? "" : text.strip().replace(",", "");
-    return digits.matches("\\d{1,6}") ? Optional.of(Integer.valueOf(digits)) : Optional.empty();
   }
 
   /** Browsers send line ends as CR LF. */

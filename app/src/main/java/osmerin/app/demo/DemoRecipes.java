@@ -7,8 +7,11 @@ import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import osmerin.app.absences.AbsenceEdits;
+import osmerin.app.absences.HourEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.holds.Holds;
+import osmerin.app.people.Naming;
+import osmerin.app.people.PeopleEdits;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.SiteContext;
@@ -39,6 +42,8 @@ class DemoRecipes {
   private final StepRoles roles;
   private final StepEdits steps;
   private final AbsenceEdits absences;
+  private final HourEdits hours;
+  private final PeopleEdits people;
   private final Holds holds;
   private final ArticleService articles;
 
@@ -49,6 +54,8 @@ class DemoRecipes {
       StepRoles roles,
       StepEdits steps,
       AbsenceEdits absences,
+      HourEdits hours,
+      PeopleEdits people,
       Holds holds,
       ArticleService articles) {
     this.types = types;
@@ -57,6 +64,8 @@ class DemoRecipes {
     this.roles = roles;
     this.steps = steps;
     this.absences = absences;
+    this.hours = hours;
+    this.people = people;
     this.holds = holds;
     this.articles = articles;
   }
@@ -133,6 +142,19 @@ class DemoRecipes {
     long draws = in.people().get(DRAWS);
     Absence week = new Absence(0, draws, away, away.plusDays(8), "walking in the hills");
     absences.add(in.as(OWNER), week, true);
-    absences.setDays(in.as(OWNER), in.people().get(PART_TIME), List.of(1, 2, 3, 4), true);
+    SiteContext owner = in.as(OWNER);
+    long partTime = in.people().get(PART_TIME);
+    absences.setDays(owner, partTime, List.of(1, 2, 3, 4), true);
+    hours.setDay(owner, partTime, "6");
+    hours.reserve(owner, in.people().get(Marlpit.EDITOR), 1, "1.5", "weekly meeting");
+    hours.reserve(owner, partTime, 3, "2", "the kiln");
+  }
+
+  /** Two write one piece. */
+  void addSecondWriter(DemoSite in, String title) {
+    SiteContext editor = in.as(Marlpit.EDITOR);
+    int number = open(editor, title).round().article().number();
+    long person = in.people().get(PART_TIME);
+    people.name(editor, number, new Naming(StepRole.WRITER, 1, null, person));
   }
 }

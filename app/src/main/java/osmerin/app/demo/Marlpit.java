@@ -92,6 +92,7 @@ class Marlpit {
     recipes.addType(in, "Kiln visit", "kiln-visit.txt", "illustrator", "second reader");
     recipes.writeHowWeEdit(in);
     recipes.addOwnSteps(in, "A firing schedule you can repeat");
+    recipes.addSecondWriter(in, "A firing schedule you can repeat");
     recipes.addAbsences(in);
     recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
   }

@@ -34,6 +34,7 @@ import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.PlannedStep;
+import osmerin.core.runup.StepRole;
 import osmerin.core.text.Counted;
 import osmerin.core.workday.WorkCalendar;
 
@@ -103,12 +104,12 @@ public class DeskService {
   }
 
   /** On a site with one person everything is theirs, named or not. */
-  private static Predicate<@Nullable Long> isOf(long personId, boolean alone) {
-    return holder -> holder == null ? alone : holder == personId;
+  private static Predicate<List<Long>> isOf(long personId, boolean alone) {
+    return holders -> holders.isEmpty() ? alone : holders.contains(personId);
   }
 
   private static List<DeskStep> nobodys(SiteContext context, List<PlannedRound> open) {
-    return steps(open, context.today(), Objects::isNull).stream()
+    return steps(open, context.today(), List::isEmpty).stream()
         .filter(DeskStep::canStart)
         .limit(NEXT_SHOWN)
         .toList();
@@ -116,13 +117,13 @@ public class DeskService {
 
   /** Dated steps in hand of whoever is meant, the earliest due first. */
   private static List<DeskStep> steps(
-      List<PlannedRound> open, LocalDate today, Predicate<@Nullable Long> whose) {
+      List<PlannedRound> open, LocalDate today, Predicate<List<Long>> whose) {
     List<DeskStep> steps = new ArrayList<>();
     for (PlannedRound planned : open) {
       for (int i = 0; i < planned.steps().size(); i++) {
         StepRow row = planned.steps().get(i);
         PlannedStep step = planned.plan().steps().get(i);
-        boolean meant = whose.test(planned.round().holder(row));
+        boolean meant = whose.test(planned.round().holders(row));
         if (meant && !step.done() && isInHand(planned, row) && step.due() != null) {
           steps.add(step(planned, row, step.due(), today));
         }
@@ -209,7 +210,9 @@ public class DeskService {
   }
 
   private static boolean concerns(SiteContext context, Round round) {
-    boolean nobody = round.article().strategistId() == null && round.article().editorId() == null;
+    boolean nobody =
+        round.article().people(StepRole.STRATEGIST).isEmpty()
+            && round.article().people(StepRole.EDITOR).isEmpty();
     return round.isOf(context.personId()) || nobody && context.may(Right.MANAGE);
   }
 
@@ -232,7 +235,7 @@ public class DeskService {
     return open.stream()
         .map(PlannedRound::round)
         .filter(r -> r.stage() == stage)
-        .filter(r -> Objects.equals(r.article().editorId(), context.personId()))
+        .filter(r -> r.article().people(StepRole.EDITOR).contains(context.personId()))
         .toList();
   }
 

@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.Lengths;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
@@ -36,9 +37,16 @@ public class DraftService implements RoundReversal {
   private final DraftMapper drafts;
   private final BriefService briefs;
   private final EvidenceService evidence;
+  private final Lengths lengths;
   private final History history;
 
-  DraftService(DraftMapper drafts, BriefService briefs, EvidenceService evidence, History history) {
+  DraftService(
+      DraftMapper drafts,
+      BriefService briefs,
+      EvidenceService evidence,
+      Lengths lengths,
+      History history) {
+    this.lengths = lengths;
     this.drafts = drafts;
     this.briefs = briefs;
     this.evidence = evidence;
@@ -183,7 +191,7 @@ public class DraftService implements RoundReversal {
             .find(context, brief.primaryKeyword())
             .map(EvidenceService.Kept::evidence)
             .orElse(Evidence.NONE);
-    Optional<WordRange> length = brief.words().or(drawn::length);
+    Optional<WordRange> length = lengths.of(context, round, brief, drawn);
     String title = brief.workingTitle().isBlank() ? round.title() : brief.workingTitle();
     return DraftCheck.of(
         Markdown.draft(text),

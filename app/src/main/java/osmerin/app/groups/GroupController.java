@@ -116,13 +116,12 @@ class GroupController {
 
   @GetMapping("/groups/{id}/commission")
   @Needs(Right.COMMISSION)
-  String commission(SiteContext site, @PathVariable long id, Model model) {
+  String commission(
+      SiteContext site, @PathVariable long id, CommissionForm.Answers typed, Model model) {
     Group group = groups.group(site, id);
-    String title = group.row().name();
-    CommissionForm.Answers proposed =
-        commissioning.propose(
-            site, title.substring(0, 1).toUpperCase(Locale.ROOT) + title.substring(1));
-    return commissioning.show(site, proposed, context(site, group), model);
+    String name = group.row().name();
+    String title = name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+    return commissioning.show(site, typed, title, context(site, group), model);
   }
 
   @PostMapping("/groups/{id}/commission")

@@ -38,6 +38,8 @@ public enum Thing {
   STEP_GUIDE,
   /** Id of a person. */
   WORKDAYS,
+  /** Id of a person. */
+  WORK_HOURS,
   /** Id of the site. */
   STRENGTH,
   /** Id of a person on the site. */

@@ -1,7 +1,6 @@
 package osmerin.app.holds;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -105,7 +104,7 @@ public class Holds implements RoundReversal {
       context.require(Right.EDIT);
     }
     set(context, round, null);
-    List<@Nullable Long> people = new ArrayList<>(round.article().people().values());
+    List<Long> people = round.article().people().values().stream().flatMap(List::stream).toList();
     notices.tell(
         context,
         people,

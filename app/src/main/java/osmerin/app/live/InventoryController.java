@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.articles.BulkEdits;
+import osmerin.app.bulk.BulkEdits;
 import osmerin.app.groups.GroupService;
 import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Foot;

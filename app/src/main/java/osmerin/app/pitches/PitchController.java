@@ -173,10 +173,11 @@ class PitchController {
 
   @GetMapping("/{id}/commission")
   @Needs(Right.COMMISSION)
-  String commission(SiteContext site, @PathVariable long id, Model model) {
+  String commission(
+      SiteContext site, @PathVariable long id, CommissionForm.Answers typed, Model model) {
     Pitch pitch = pitches.get(site, id);
     return commissioning.show(
-        site, commissioning.propose(site, pitch.title()), origin(site, pitch, null), model);
+        site, typed, pitch.title(), origin(site, pitch, typed.group()), model);
   }
 
   @PostMapping("/{id}/commission")

@@ -1,7 +1,6 @@
 package osmerin.app.publishing;
 
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.jsoup.Jsoup;
@@ -25,6 +24,7 @@ import osmerin.app.publishing.BlogHost.PublishingFailedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.runup.StepRole;
 import osmerin.formats.markdown.Markdown;
 
 /**
@@ -187,8 +187,7 @@ public class PublishService {
     String path = context.base() + "/articles/" + round.reference();
     notices.tell(
         context,
-        Arrays.asList(
-            round.article().strategistId(), round.article().editorId(), round.article().writerId()),
+        StepRole.SHIPPED.stream().flatMap(role -> round.article().people(role).stream()).toList(),
         kind,
         text,
         path);

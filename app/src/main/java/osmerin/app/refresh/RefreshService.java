@@ -15,8 +15,11 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StepState;
+import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.article.Stage;
 
 /** Opens refresh rounds on live articles, and takes that back while nobody has worked on them. */
 @Service
@@ -26,13 +29,19 @@ public class RefreshService implements RoundReversal {
   private final ArticleService articles;
   private final BriefService briefs;
   private final DraftService drafts;
+  private final Steps steps;
   private final History history;
 
   RefreshService(
-      ArticleService articles, BriefService briefs, DraftService drafts, History history) {
+      ArticleService articles,
+      BriefService briefs,
+      DraftService drafts,
+      Steps steps,
+      History history) {
     this.articles = articles;
     this.briefs = briefs;
     this.drafts = drafts;
+    this.steps = steps;
     this.history = history;
   }
 
@@ -91,7 +100,8 @@ public class RefreshService implements RoundReversal {
 
   private void requireUntouched(Round round, KeptRefresh kept) {
     boolean untouched =
-        articles.isUntouched(round)
+        round.stage() == Stage.COMMISSIONED
+            && steps.states(round.id()).stream().noneMatch(StepState::isDone)
             && briefs.isCarriedOver(round)
             && drafts.isCarriedOver(round)
             && round.typeId() == kept.depthId()

@@ -8,7 +8,6 @@ import org.jspecify.annotations.Nullable;
 import osmerin.app.runups.StepRow;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
-import osmerin.core.runup.StepRole;
 
 /**
  * One pass of an article through the work.
@@ -75,19 +74,19 @@ public record Round(
     return isLive() ? publication.liveOn() : publishDate;
   }
 
-  /** Who does steps of the role; null when nobody is named yet. */
-  public @Nullable Long person(StepRole role) {
-    return article.people().get(role);
+  /** Who does a step; null when nobody is named. Of several it is whoever leads. */
+  public @Nullable Long holder(StepRow step) {
+    return StepRow.holder(step.personId(), article.lead(step.role()));
   }
 
-  /** Who does a step; null when nobody is named. */
-  public @Nullable Long holder(StepRow step) {
-    return StepRow.holder(step.personId(), person(step.role()));
+  /** All who do a step; whoever leads comes first, empty for nobody. */
+  public List<Long> holders(StepRow step) {
+    return step.personId() != null ? List.of(step.personId()) : article.people(step.role());
   }
 
   /** Whether the person does steps of some role, or one of the steps. */
   public boolean isOf(long personId) {
-    return article.people().containsValue(personId) || onSteps.contains(personId);
+    return article.names(personId) || onSteps.contains(personId);
   }
 
   public boolean isArchived() {

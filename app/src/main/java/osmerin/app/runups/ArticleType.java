@@ -1,6 +1,9 @@
 package osmerin.app.runups;
 
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
+import osmerin.core.evidence.WordRange;
 
 /**
  * An article type, or for {@link Kind#REFRESH} a refresh depth.
@@ -9,6 +12,8 @@ import osmerin.core.article.Kind;
  * @param writingHours of the writing among them
  * @param version counts its changes
  * @param open rounds in work that have it
+ * @param wordsLow how long its articles usually are, from
+ * @param wordsHigh up to
  */
 public record ArticleType(
     long id,
@@ -19,4 +24,13 @@ public record ArticleType(
     double writingHours,
     int steps,
     int version,
-    int open) {}
+    int open,
+    @Nullable Integer wordsLow,
+    @Nullable Integer wordsHigh) {
+  /** How long its articles usually are; empty where nothing was said. */
+  public Optional<WordRange> words() {
+    return wordsLow == null || wordsHigh == null
+        ? Optional.empty()
+        : Optional.of(WordRange.of(wordsLow, wordsHigh));
+  }
+}

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
@@ -45,6 +46,13 @@ interface ArticleTypeMapper {
       @Param("but") long but);
 
   List<StandingPerson> people(@Param("siteId") long siteId, @Param("typeId") long typeId);
+
+  void setWords(
+      @Param("id") long id,
+      @Param("low") @Nullable Integer low,
+      @Param("high") @Nullable Integer high);
+
+  void copyUsual(@Param("from") long from, @Param("to") long to);
 
   void setPerson(
       @Param("typeId") long typeId, @Param("role") StepRole role, @Param("personId") long personId);

@@ -9,6 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.core.article.Kind;
+import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.ShippedRunUps;
@@ -129,6 +130,19 @@ public class ArticleTypeService {
     } else {
       types.setPerson(typeId, role, personId);
     }
+  }
+
+  /** Says how long articles of a type usually are; empty for nothing said. */
+  @Transactional
+  public void setWords(long typeId, Optional<WordRange> words) {
+    types.setWords(
+        typeId, words.map(WordRange::low).orElse(null), words.map(WordRange::high).orElse(null));
+  }
+
+  /** Makes what is usual for one type usual for another: who does what, and how long it is. */
+  @Transactional
+  public void copyUsual(long from, long to) {
+    types.copyUsual(from, to);
   }
 
   /** Retires a type, or brings it back; false when it was so already. */

@@ -24,6 +24,7 @@ public record MovePreview(
   /**
    * A step.
    *
+   * @param holders who does it; empty for nobody yet
    * @param before its due date now, null without a publish date
    * @param late whether it would be due before today
    * @param impossible whether there is no time for it
@@ -31,7 +32,7 @@ public record MovePreview(
    */
   public record Line(
       String step,
-      @Nullable Long holder,
+      List<Long> holders,
       @Nullable LocalDate before,
       LocalDate after,
       boolean late,
@@ -59,7 +60,7 @@ public record MovePreview(
     Line line =
         new Line(
             row.name(),
-            now.round().holder(row),
+            now.round().holders(row),
             before.due(),
             after.due(),
             after.due().isBefore(now.today()),

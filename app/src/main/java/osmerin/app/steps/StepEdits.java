@@ -256,7 +256,8 @@ public class StepEdits implements RoundReversal {
     StepState state =
         Optional.ofNullable(StepStates.byKey(before).get(key))
             .orElseThrow(() -> new NotFoundException("step", key));
-    boolean free = round.person(state.step().role()) == null && state.personId() == null;
+    boolean free =
+        round.article().people(state.step().role()).isEmpty() && state.personId() == null;
     if (!free || state.isDone()) {
       throw new RefusedException("“%s” has already been taken.".formatted(state.step().name()));
     }

@@ -43,6 +43,7 @@ class TypeController {
   private final StepRoles roles;
   private final StepGuides guides;
   private final TypeEdits edits;
+  private final UsualEdits usual;
   private final TeamService team;
 
   TypeController(
@@ -50,12 +51,14 @@ class TypeController {
       StepRoles roles,
       StepGuides guides,
       TypeEdits edits,
+      UsualEdits usual,
       TeamService team) {
     this.team = team;
     this.guides = guides;
     this.types = types;
     this.roles = roles;
     this.edits = edits;
+    this.usual = usual;
   }
 
   @GetMapping
@@ -201,8 +204,22 @@ class TypeController {
       @RequestParam StepRole role,
       @RequestParam(required = false) @Nullable Long person,
       RedirectAttributes to) {
-    edits.setPerson(site, id, role, person);
+    usual.setPerson(site, id, role, person);
     Foot.say(to, "New articles of this type name them.");
+    return "redirect:" + site.base() + "/setup/types/" + id;
+  }
+
+  /** How long its articles usually are. */
+  @PostMapping("/{id}/words")
+  @Needs(Right.MANAGE)
+  String words(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String low,
+      @RequestParam(defaultValue = "") String high,
+      RedirectAttributes to) {
+    usual.setWords(site, id, low, high);
+    Foot.say(to, "The usual length is set. It holds where neither brief nor evidence says it.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 

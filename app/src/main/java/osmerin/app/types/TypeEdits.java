@@ -2,10 +2,7 @@ package osmerin.app.types;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -23,11 +20,9 @@ import osmerin.app.runups.StepRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.steps.StepEdits;
-import osmerin.app.team.TeamService;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.RunUpStep;
-import osmerin.core.runup.StepRole;
 import osmerin.core.text.Counted;
 
 /** Adds, changes, copies and retires the article types of a site. */
@@ -35,21 +30,20 @@ import osmerin.core.text.Counted;
 public class TypeEdits implements Reversal {
   private static final String RECIPE = "Recipe";
   private static final String RETIRED = "Retired";
-  private static final String USUALLY = "Usually: ";
 
   private final ArticleTypeService types;
   private final Followers followers;
   private final StepEdits steps;
-  private final TeamService team;
+  private final UsualEdits usual;
   private final History history;
 
   TypeEdits(
       ArticleTypeService types,
       Followers followers,
       StepEdits steps,
-      TeamService team,
+      UsualEdits usual,
       History history) {
-    this.team = team;
+    this.usual = usual;
     this.types = types;
     this.followers = followers;
     this.steps = steps;
@@ -109,7 +103,9 @@ public class TypeEdits implements Reversal {
     for (int i = 2; types.isNameTaken(context.siteId(), type, name); i++) {
       name = "Copy %s of %s".formatted(i, type.name());
     }
-    return add(context, type.kind(), name, type.cushion(), types.steps(id));
+    long copy = add(context, type.kind(), name, type.cushion(), types.steps(id));
+    types.copyUsual(id, copy);
+    return copy;
   }
 
   /** What becomes of the open articles of a type, were its recipe this one. */
@@ -186,33 +182,6 @@ public class TypeEdits implements Reversal {
     return name + ", " + Counted.of(recipe.size(), "step");
   }
 
-  /**
-   * Says who usually does a role's steps: new articles of the type name them, unless whoever
-   * commissions names somebody else.
-   *
-   * @param personId null for nobody
-   */
-  @Transactional
-  public void setPerson(SiteContext context, long id, StepRole role, @Nullable Long personId) {
-    context.require(Right.MANAGE);
-    ArticleType type = get(context, id);
-    Long before = types.people(context.siteId(), id).get(role);
-    if (Objects.equals(before, personId)) {
-      return;
-    }
-    String name = personId == null ? "nobody" : team.get(context, personId).name();
-    types.setPerson(id, role, personId);
-    history.note(
-        context,
-        Right.MANAGE,
-        "The %s of a %s is usually %s.".formatted(role, type.name().toLowerCase(Locale.ROOT), name),
-        Change.of(Thing.TYPE, id, USUALLY + role, name(context, before), name, before, personId));
-  }
-
-  private @Nullable String name(SiteContext context, @Nullable Long person) {
-    return person == null ? null : team.names(context.siteId()).get(person);
-  }
-
   /** Retires a type: articles that have it keep it, no other gets it. */
   @Transactional
   public void retire(SiteContext context, long id) {
@@ -244,8 +213,8 @@ public class TypeEdits implements Reversal {
     for (Change change : changes) {
       if (change.field().equals(RETIRED)) {
         retireOrBack(context, type, change.from() != null);
-      } else if (change.field().startsWith(USUALLY)) {
-        putPerson(context, type, change);
+      } else if (usual.knows(change.field())) {
+        usual.put(context, type, change);
       } else {
         putBack(context, type, change);
       }
@@ -260,15 +229,6 @@ public class TypeEdits implements Reversal {
           "As things stand “%s” can't be %s."
               .formatted(type.name(), away ? "taken away" : "brought back"));
     }
-  }
-
-  private void putPerson(SiteContext context, ArticleType type, Change change) {
-    StepRole role = StepRole.valueOf(change.field().substring(USUALLY.length()));
-    Long now = types.people(context.siteId(), type.id()).get(role);
-    if (!Objects.equals(now == null ? null : now.toString(), change.to())) {
-      throw new RefusedException("“%s” has been changed since.".formatted(type.name()));
-    }
-    types.setPerson(type.id(), role, change.from() == null ? null : Long.valueOf(change.from()));
   }
 
   private void putBack(SiteContext context, ArticleType type, Change change) {

@@ -59,7 +59,8 @@ public class StrengthService implements Reversal {
         types.list(context.siteId(), Kind.NEW).stream()
             .filter(type -> type.hours() > 0)
             .findFirst()
-            .orElse(new ArticleType(0, "article", Kind.NEW, 0, SHIPPED_HOURS, 0, 0, 0, 0));
+            .orElse(
+                new ArticleType(0, "article", Kind.NEW, 0, SHIPPED_HOURS, 0, 0, 0, 0, null, null));
     SiteReach shipped = SiteReach.of(strength(now));
     Chances learned = now.learned();
     return new SiteStrength(

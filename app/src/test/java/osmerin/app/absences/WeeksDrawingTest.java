@@ -15,6 +15,7 @@ import osmerin.app.site.Role;
 import osmerin.app.team.Person;
 import osmerin.app.workdays.SiteCalendars;
 import osmerin.core.workday.WorkCalendar;
+import osmerin.core.workday.WorkHours;
 
 /** The strip of weeks of each person. */
 class WeeksDrawingTest {
@@ -34,6 +35,7 @@ class WeeksDrawingTest {
         WeeksDrawing.of(
             List.of(person(1), person(2)),
             new SiteCalendars(site, Map.of(2L, partTime)),
+            Map.of(2L, new WorkHours(6, Map.of(DayOfWeek.MONDAY, 2.0))),
             WEDNESDAY);
 
     assertThat(drawing.mondays()).hasSize(8);
@@ -43,5 +45,8 @@ class WeeksDrawingTest {
     // Eight Fridays, of which one is a holiday for everybody.
     assertThat(drawing.off().get(2L)).filteredOn(WeeksDrawing.Off::own).hasSize(7);
     assertThat(drawing.off().get(2L).get(0).x()).isCloseTo(4 * drawing.width(), within(1e-9));
+    assertThat(drawing.hours().get(1L))
+        .containsExactly(40.0, 40.0, 40.0, 32.0, 40.0, 40.0, 40.0, 40.0);
+    assertThat(drawing.hours().get(2L)).containsOnly(22.0);
   }
 }

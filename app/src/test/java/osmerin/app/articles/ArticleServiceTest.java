@@ -11,6 +11,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.people.Naming;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
@@ -207,15 +208,13 @@ class ArticleServiceTest extends ApplicationTest {
     Round mine = commission("Mine", null);
     assertThatThrownBy(
             () ->
-                edits.setPerson(
+                naming.name(
                     site,
                     mine.article().number(),
-                    StepRole.WRITER,
-                    site.personId(),
-                    other.personId()))
+                    new Naming(StepRole.WRITER, 0, site.personId(), other.personId())))
         .isInstanceOf(NotFoundException.class);
-    assertThat(articles.get(site, mine.article().number()).article().writerId())
-        .isEqualTo(site.personId());
+    assertThat(articles.get(site, mine.article().number()).article().writers())
+        .containsExactly(site.personId());
   }
 
   @Test

@@ -34,8 +34,8 @@ class TeamTest extends BrowserTest {
       strategist.waitForText(".panel", "1 open pitch");
       strategist.open(base + "/pitches");
       strategist.run("document.querySelector('.row-do a').click()");
-      strategist.choose("#editor", "Ed Marsh");
-      strategist.choose("#writer", "Wyn Tor");
+      strategist.choose("#role-editor", "Ed Marsh");
+      strategist.choose("#role-writer", "Wyn Tor");
       LocalDate date = site.today().plusWeeks(6).with(TemporalAdjusters.next(DayOfWeek.TUESDAY));
       strategist.date("#publishDate", date.toString());
       strategist.press("Commission");

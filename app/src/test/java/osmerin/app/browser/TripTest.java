@@ -55,7 +55,7 @@ class TripTest extends BrowserTest {
     browser.waitForText(".ledger", "most searches");
     assertThat(browser.text(".ledger")).contains("shared with the primary keyword");
     browser.press("Commission an article");
-    browser.choose("#writer", "Una Berg");
+    browser.choose("#role-writer", "Una Berg");
     browser.press("Commission");
     browser.waitForText(".stage-here", "Commissioned");
     String number = browser.path().substring(browser.path().lastIndexOf('/') + 1);

@@ -18,6 +18,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.History.Asked;
+import osmerin.app.people.Naming;
 import osmerin.app.pitches.Pitch;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.ForbiddenException;
@@ -84,8 +85,9 @@ class UndoServiceTest extends ApplicationTest {
         stageMoves.move(site, number, to, now.stage(), true);
       }
       case 3 -> {
-        Long to = now.article().writerId() == null ? site.personId() : null;
-        edits.setPerson(site, number, StepRole.WRITER, now.article().writerId(), to);
+        Long writer = now.article().lead(StepRole.WRITER);
+        Long to = writer == null ? site.personId() : null;
+        naming.name(site, number, new Naming(StepRole.WRITER, 0, writer, to));
       }
       case 4 -> edits.tick(site, number, "brief", random.nextBoolean());
       case 5 -> edits.archive(site, number, !now.isArchived());
@@ -104,7 +106,7 @@ class UndoServiceTest extends ApplicationTest {
     return r.title()
         + r.publishDate()
         + r.stage()
-        + r.article().writerId()
+        + r.article().writers()
         + r.isArchived()
         + r.typeName()
         + steps;
@@ -159,7 +161,7 @@ class UndoServiceTest extends ApplicationTest {
   @Test
   void aWriterTakesBackOnlyTheirOwnAndNobodyReachesAnotherSite() {
     SiteContext writer = join(site.site(), "Wim Asare", Role.WRITER);
-    edits.setPerson(site, number, StepRole.WRITER, null, writer.personId());
+    naming.name(site, number, new Naming(StepRole.WRITER, 0, null, writer.personId()));
     stageMoves.move(site, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
     long theirs = latestFree();
     assertThatThrownBy(() -> undo.undo(writer, theirs)).isInstanceOf(ForbiddenException.class);

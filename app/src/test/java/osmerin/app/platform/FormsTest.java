@@ -66,7 +66,14 @@ class FormsTest extends ApplicationTest {
     long pitch = pitches.pitch(site, "A bowl").id();
     long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
     String person = String.valueOf(site.personId());
-    send("pitches/" + pitch + "/commission", "title", " ", "type", "" + guide, "writer", person)
+    send(
+            "pitches/" + pitch + "/commission",
+            "title",
+            " ",
+            "type",
+            "" + guide,
+            "people[writer]",
+            person)
         .andExpect(status().isUnprocessableEntity())
         .andExpect(content().string(containsString("A title has 1 to 200 characters")))
         .andExpect(content().string(containsString("value=\"" + guide + "\" selected")));

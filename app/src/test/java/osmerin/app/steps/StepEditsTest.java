@@ -18,6 +18,7 @@ import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.history.UndoService;
+import osmerin.app.people.Naming;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.RefusedException;
@@ -268,7 +269,7 @@ class StepEditsTest extends ApplicationTest {
         .isInstanceOf(RefusedException.class);
     undo.undoLatest(writer);
     assertThat(page().planned().steps().get(1).personId()).isNull();
-    edits.setPerson(site, number, StepRole.WRITER, null, other.personId());
+    naming.name(site, number, new Naming(StepRole.WRITER, 0, null, other.personId()));
     assertThatThrownBy(() -> steps.claim(writer, number, "draft"))
         .isInstanceOf(RefusedException.class);
   }

@@ -14,6 +14,7 @@ import org.springframework.test.context.DynamicPropertySource;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.PublishDates;
 import osmerin.app.articles.StageMoves;
+import osmerin.app.people.PeopleEdits;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Role;
@@ -41,6 +42,7 @@ public abstract class ApplicationTest {
   @Autowired protected SiteService sites;
   @Autowired protected ArticleTypeService types;
   @Autowired protected ArticleEdits edits;
+  @Autowired protected PeopleEdits naming;
   @Autowired protected PublishDates publishDates;
   @Autowired protected StageMoves stageMoves;
   @LocalServerPort protected int port;

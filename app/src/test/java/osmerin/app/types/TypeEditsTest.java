@@ -10,13 +10,18 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.Lengths;
 import osmerin.app.history.UndoService;
+import osmerin.app.people.Naming;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
@@ -29,6 +34,8 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
+import osmerin.core.evidence.Evidence;
+import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeText;
 import osmerin.core.runup.RunUp;
@@ -40,6 +47,9 @@ class TypeEditsTest extends ApplicationTest {
   private static final Set<StepRole> ROLES = Set.copyOf(StepRole.SHIPPED);
 
   @Autowired private TypeEdits edits;
+  @Autowired private UsualEdits usual;
+  @Autowired private BriefService briefs;
+  @Autowired private Lengths lengths;
   @Autowired private RoleEdits roles;
   @Autowired private ArticleService articles;
   @Autowired private UndoService undo;
@@ -197,21 +207,21 @@ class TypeEditsTest extends ApplicationTest {
     SiteContext writer = join(site.site(), "Wim Aal", Role.WRITER);
     SiteContext other = join(site.site(), "Ola Ek", Role.WRITER);
 
-    edits.setPerson(site, post, StepRole.WRITER, writer.personId());
-    edits.setPerson(site, post, StepRole.EDITOR, writer.personId());
+    usual.setPerson(site, post, StepRole.WRITER, writer.personId());
+    usual.setPerson(site, post, StepRole.EDITOR, writer.personId());
     undo.undoLatest(site);
 
     assertThat(commission(post, null).article().people())
-        .containsExactly(Map.entry(StepRole.WRITER, writer.personId()));
+        .containsExactly(Map.entry(StepRole.WRITER, List.of(writer.personId())));
     Map<StepRole, Long> named = Map.of(StepRole.WRITER, other.personId());
     assertThat(
             articles
                 .commission(site, new Commission("Elvers", post, null, named, null))
                 .article()
-                .writerId())
+                .lead(StepRole.WRITER))
         .isEqualTo(other.personId());
     team.remove(site, writer.personId());
-    assertThat(commission(post, null).article().writerId()).isNull();
+    assertThat(commission(post, null).article().writers()).isEmpty();
   }
 
   @Test
@@ -230,6 +240,32 @@ class TypeEditsTest extends ApplicationTest {
     assertThat(articles.page(site, round.article().number(), null).planned().steps())
         .extracting(StepRow::length)
         .containsExactly(4, 2);
+  }
+
+  @Test
+  void how_long_it_usually_is_holds_until_evidence_or_the_brief_says_it() {
+    long post = types.list(site.siteId(), Kind.NEW).get(0).id();
+    Round round = commission(post, null);
+    Brief brief = briefs.get(site, round);
+    assertThat(lengths.of(site, round, brief, Evidence.NONE)).isEmpty();
+
+    usual.setWords(site, post, "1,200", "1600");
+
+    WordRange said = new WordRange(1200, 1400, 1600);
+    assertThat(lengths.of(site, round, brief, Evidence.NONE)).contains(said);
+    WordRange ranks = new WordRange(700, 800, 900);
+    Evidence drawn = new Evidence(List.of(), Optional.of(ranks), List.of());
+    assertThat(lengths.of(site, round, brief, drawn)).contains(ranks);
+    assertThat(type(edits.copy(site, post)).words()).contains(said);
+    usual.setWords(site, post, "", "");
+    assertThat(type(post).words()).isEmpty();
+    undo.undoLatest(site);
+    assertThat(type(post).words()).contains(said);
+    assertThatThrownBy(() -> usual.setWords(site, post, "1600", "1200"))
+        .isInstanceOf(RefusedException.class);
+    SiteContext other = emptySite();
+    assertThatThrownBy(() -> usual.setWords(other, post, "1", "2"))
+        .isInstanceOf(NotFoundException.class);
   }
 
   @Test
@@ -252,14 +288,14 @@ class TypeEditsTest extends ApplicationTest {
     List<RunUpStep> recipe = recipe("Draft\nRead it, second reader", reader);
     long id = edits.add(site, Kind.NEW, "Read twice", recipe);
     Round round = commission(id, null);
-    super.edits.setPerson(site, round.article().number(), reader, null, site.personId());
+    naming.name(site, round.article().number(), new Naming(reader, 0, null, site.personId()));
 
-    edits.setPerson(site, id, reader, site.personId());
+    usual.setPerson(site, id, reader, site.personId());
     roles.rename(site, "second reader", "Proof reader");
     StepRole proof = new StepRole("proof reader");
     assertThat(types.steps(id).get(1).role()).isEqualTo(proof);
-    assertThat(articles.get(site, round.article().number()).person(proof))
-        .isEqualTo(site.personId());
+    assertThat(articles.get(site, round.article().number()).article().people(proof))
+        .containsExactly(site.personId());
     assertThat(types.people(site.siteId(), id)).containsKey(proof);
     assertThatThrownBy(() -> roles.remove(site, "proof reader"))
         .isInstanceOf(RefusedException.class);

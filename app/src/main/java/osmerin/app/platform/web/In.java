@@ -5,11 +5,14 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.Volume;
 import osmerin.core.runup.HoursText;
 import osmerin.core.text.Counted;
+import osmerin.core.text.Listed;
 import osmerin.core.worth.Worth;
 
 /** Dates and numbers in words, for templates: {@code in.day(date)}. */
@@ -27,6 +30,12 @@ public final class In {
   /** How near two texts are in meaning: "0.61". */
   public static String nearness(@Nullable Number near) {
     return near == null ? "–" : String.format(Locale.ENGLISH, "%.2f", near.doubleValue());
+  }
+
+  /** "Ravi and Tamsin", whoever is not known any more as such; empty for nobody. */
+  public static String people(List<Long> people, Map<Long, String> names) {
+    return Listed.of(
+        people.stream().map(person -> names.getOrDefault(person, "somebody who left")).toList());
   }
 
   /** "Tue 8 Dec". */

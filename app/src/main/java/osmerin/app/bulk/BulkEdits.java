@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.bulk;
 
 import java.util.ArrayList;
 import java.util.Collection;
@@ -9,8 +9,13 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleEdits;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.PublishDates;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
+import osmerin.app.people.PeopleEdits;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
@@ -53,6 +58,7 @@ public class BulkEdits {
 
   private final ArticleService looking;
   private final ArticleEdits edits;
+  private final PeopleEdits people;
   private final StageMoves stageMoves;
   private final PublishDates publishDates;
   private final ArticleTypeService types;
@@ -62,6 +68,7 @@ public class BulkEdits {
   BulkEdits(
       ArticleService looking,
       ArticleEdits edits,
+      PeopleEdits people,
       StageMoves stageMoves,
       PublishDates publishDates,
       ArticleTypeService types,
@@ -69,6 +76,7 @@ public class BulkEdits {
       History history) {
     this.looking = looking;
     this.edits = edits;
+    this.people = people;
     this.stageMoves = stageMoves;
     this.publishDates = publishDates;
     this.types = types;
@@ -135,10 +143,10 @@ public class BulkEdits {
         yield round -> stageMoves.stage(context, round, to);
       }
       case STRATEGIST, EDITOR, WRITER -> {
-        Long person = value.isEmpty() ? null : Long.valueOf(number(value));
+        List<Long> named = value.isEmpty() ? List.of() : List.of((long) number(value));
         Map<Long, String> names = team.names(context.siteId());
         StepRole role = StepRole.valueOf(what.name());
-        yield round -> edits.person(context, round, role, person, names);
+        yield round -> people.people(context, round, role, named, names);
       }
       case DAYS -> {
         int days = number(value);

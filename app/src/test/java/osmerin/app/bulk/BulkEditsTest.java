@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.bulk;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -12,8 +12,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.articles.BulkEdits.Outcome;
-import osmerin.app.articles.BulkEdits.What;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
+import osmerin.app.bulk.BulkEdits.Outcome;
+import osmerin.app.bulk.BulkEdits.What;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
@@ -25,6 +27,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
 
 class BulkEditsTest extends ApplicationTest {
   @Autowired private ArticleService articles;
@@ -108,8 +111,8 @@ class BulkEditsTest extends ApplicationTest {
   @Test
   void peopleTypeAndArchive() {
     bulk.change(site, List.of(1, 2), What.WRITER, String.valueOf(site.personId()), false);
-    assertThat(articles.get(site, 2).article().writerId()).isEqualTo(site.personId());
-    assertThat(articles.get(site, 3).article().writerId()).isNull();
+    assertThat(articles.get(site, 2).article().lead(StepRole.WRITER)).isEqualTo(site.personId());
+    assertThat(articles.get(site, 3).article().lead(StepRole.WRITER)).isNull();
     long guide = types.list(site.siteId(), Kind.NEW).get(1).id();
     bulk.change(site, List.of(1), What.TYPE, String.valueOf(guide), false);
     assertThat(articles.get(site, 1).typeName())

@@ -1,0 +1,147 @@
+package osmerin.app.types;
+
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamService;
+import osmerin.core.evidence.WordRange;
+import osmerin.core.runup.StepRole;
+
+/** What is usual for articles of a type: who does a role's steps, and how long they are. */
+@Service
+public class UsualEdits {
+  private static final String USUALLY = "Usually: ";
+  private static final String WORDS = "Words";
+
+  private final ArticleTypeService types;
+  private final TeamService team;
+  private final History history;
+
+  UsualEdits(ArticleTypeService types, TeamService team, History history) {
+    this.types = types;
+    this.team = team;
+    this.history = history;
+  }
+
+  private ArticleType type(SiteContext context, long id) {
+    return types
+        .find(context.siteId(), id)
+        .orElseThrow(() -> new NotFoundException("article type", id));
+  }
+
+  /**
+   * Says who usually does a role's steps: new articles of the type name them, unless whoever
+   * commissions names somebody else.
+   *
+   * @param personId null for nobody
+   */
+  @Transactional
+  public void setPerson(SiteContext context, long id, StepRole role, @Nullable Long personId) {
+    context.require(Right.MANAGE);
+    ArticleType type = type(context, id);
+    Long before = types.people(context.siteId(), id).get(role);
+    if (Objects.equals(before, personId)) {
+      return;
+    }
+    String name = personId == null ? "nobody" : team.get(context, personId).name();
+    types.setPerson(id, role, personId);
+    history.note(
+        context,
+        Right.MANAGE,
+        "The %s of a %s is usually %s.".formatted(role, type.name().toLowerCase(Locale.ROOT), name),
+        Change.of(Thing.TYPE, id, USUALLY + role, name(context, before), name, before, personId));
+  }
+
+  private @Nullable String name(SiteContext context, @Nullable Long person) {
+    return person == null ? null : team.names(context.siteId()).get(person);
+  }
+
+  /**
+   * Says how long articles of a type usually are. It holds where neither the brief says it nor
+   * evidence is there.
+   *
+   * @param low as typed; both ends empty for nothing said
+   */
+  @Transactional
+  public void setWords(SiteContext context, long id, String low, String high) {
+    context.require(Right.MANAGE);
+    ArticleType type = type(context, id);
+    Optional<WordRange> wanted = read(low, high);
+    if (wanted.equals(type.words())) {
+      return;
+    }
+    types.setWords(id, wanted);
+    String before = words(type.words());
+    String after = words(wanted);
+    String said = after == null ? "not said to have a usual length" : "usually " + after;
+    history.note(
+        context,
+        Right.MANAGE,
+        "A %s is %s.".formatted(type.name().toLowerCase(Locale.ROOT), said),
+        Change.of(
+            Thing.TYPE,
+            id,
+            WORDS,
+            before,
+            after,
+            KeptWords.of(type.words()),
+            KeptWords.of(wanted)));
+  }
+
+  private static Optional<WordRange> read(String low, String high) {
+    try {
+      return WordRange.read(low, high);
+    } catch (IllegalArgumentException e) {
+      throw new RefusedException(e.getMessage());
+    }
+  }
+
+  private static @Nullable String words(Optional<WordRange> range) {
+    return range.map(r -> "%s to %s words".formatted(r.low(), r.high())).orElse(null);
+  }
+
+  boolean knows(String field) {
+    return field.equals(WORDS) || field.startsWith(USUALLY);
+  }
+
+  /** Puts the change's {@code from} back. */
+  void put(SiteContext context, ArticleType type, Change change) {
+    if (change.field().equals(WORDS)) {
+      putWords(type, change);
+    } else {
+      putPerson(context, type, change);
+    }
+  }
+
+  private void putWords(ArticleType type, Change change) {
+    if (!type.words().equals(change.to(KeptWords.class).range())) {
+      throw changed(type);
+    }
+    types.setWords(type.id(), change.from(KeptWords.class).range());
+  }
+
+  private void putPerson(SiteContext context, ArticleType type, Change change) {
+    StepRole role = StepRole.valueOf(change.field().substring(USUALLY.length()));
+    Long now = types.people(context.siteId(), type.id()).get(role);
+    if (!Objects.equals(now == null ? null : now.toString(), change.to())) {
+      throw changed(type);
+    }
+    types.setPerson(type.id(), role, change.from() == null ? null : Long.valueOf(change.from()));
+  }
+
+  private static RefusedException changed(ArticleType type) {
+    return new RefusedException("“%s” has been changed since.".formatted(type.name()));
+  }
+}
