@@ -175,14 +175,25 @@ final class Browser implements AutoCloseable {
   }
 
   void drag(WebElement what, WebElement to) {
-    new Actions(driver)
+    held(what, to).release().perform();
+  }
+
+  /** Drags without letting go; {@link #letGo} does. */
+  void hold(WebElement what, WebElement to) {
+    held(what, to).perform();
+  }
+
+  void letGo() {
+    new Actions(driver).release().perform();
+  }
+
+  private Actions held(WebElement what, WebElement to) {
+    return new Actions(driver)
         .moveToElement(what)
         .clickAndHold()
         .moveByOffset(6, 6)
         .moveToElement(to)
-        .moveByOffset(2, 2)
-        .release()
-        .perform();
+        .moveByOffset(2, 2);
   }
 
   Object run(String script, Object... arguments) {

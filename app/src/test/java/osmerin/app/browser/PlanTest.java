@@ -30,7 +30,10 @@ class PlanTest extends BrowserTest {
     browser.keys(Keys.SHIFT, Keys.ARROW_DOWN);
     LocalDate later = tuesday.plusDays(8);
     browser.waitForText("[data-day='" + later + "']", "A slip to move");
-    browser.drag(browser.find(slip), browser.find("[data-day='" + tuesday + "']"));
+    browser.hold(browser.find(slip), browser.find("[data-day='" + tuesday + "']"));
+    browser.waitForText(".calendar-move", "If it went live on " + In.day(tuesday));
+    browser.waitForText(".calendar-move", "now due");
+    browser.letGo();
     // Dropped it lies there at once; the page that the server then sends knows its date.
     browser.waitFor(() -> browser.has(slip + "[data-from='" + tuesday + "']"));
     browser.run("document.querySelector(arguments[0]).focus()", slip + " a");

@@ -38,6 +38,12 @@ public final class In {
         people.stream().map(person -> names.getOrDefault(person, "somebody who left")).toList());
   }
 
+  /** Whoever comes first of several, for a narrow place: "Ravi +1". */
+  public static String first(List<Long> people, Map<Long, String> names) {
+    String first = people(people.subList(0, Math.min(1, people.size())), names);
+    return people.size() > 1 ? first + " +" + (people.size() - 1) : first;
+  }
+
   /** "Tue 8 Dec". */
   public static String day(@Nullable LocalDate day) {
     return day == null ? "" : DAY.format(day);
