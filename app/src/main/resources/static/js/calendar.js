@@ -51,7 +51,11 @@ function prepare(root) {
       sort: false,
       animation: 0,
       onStart: ({ item }) => hatch(item.dataset.earliest),
-      onChange: ({ item, to }) => ask(item, to.dataset.day),
+      onChange: ({ item, to }) => {
+        const right = to.getBoundingClientRect().left > window.innerWidth / 2;
+        document.querySelector(".calendar-move")?.classList.toggle("calendar-move-left", right);
+        ask(item, to.dataset.day);
+      },
       onEnd: ({ item, from, to }) => {
         hatch(null);
         forget();

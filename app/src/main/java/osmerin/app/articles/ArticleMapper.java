@@ -75,6 +75,8 @@ interface ArticleMapper {
 
   List<Round> open(@Param("siteId") long siteId);
 
+  List<OpenRounds.State> openStates(@Param("siteId") long siteId);
+
   List<Round> withFollowUps(@Param("siteId") long siteId);
 
   List<Round> inDays(

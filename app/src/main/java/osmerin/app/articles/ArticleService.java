@@ -28,7 +28,6 @@ import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
-import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
@@ -40,6 +39,7 @@ import osmerin.core.runup.StepRole;
 @Service
 public class ArticleService {
   private final ArticleMapper articles;
+  private final OpenRounds open;
   private final Steps steps;
   private final ArticleTypeService types;
   private final Planning planning;
@@ -48,12 +48,14 @@ public class ArticleService {
 
   ArticleService(
       ArticleMapper articles,
+      OpenRounds open,
       Steps steps,
       ArticleTypeService types,
       Planning planning,
       History history,
       ArticleNotices notices) {
     this.articles = articles;
+    this.open = open;
     this.steps = steps;
     this.types = types;
     this.planning = planning;
@@ -217,17 +219,17 @@ public class ArticleService {
 
   /** All rounds in work, by publish date, those without one last. */
   public List<PlannedRound> open(SiteContext context) {
-    return plan(context.site(), articles.open(context.siteId()));
+    return open.of(context);
   }
 
   /** Live rounds whose follow-ups are not all done, the one that went live first, first. */
   public List<PlannedRound> withFollowUps(SiteContext context) {
-    return plan(context.site(), articles.withFollowUps(context.siteId()));
+    return open.plan(context.site(), articles.withFollowUps(context.siteId()));
   }
 
   /** What went live or is to be published on these days, by day. */
   public List<PlannedRound> inDays(SiteContext context, LocalDate from, LocalDate to) {
-    return plan(context.site(), articles.inDays(context.siteId(), from, to));
+    return open.plan(context.site(), articles.inDays(context.siteId(), from, to));
   }
 
   /** Live articles with their latest live round, the latest first. */
@@ -240,7 +242,7 @@ public class ArticleService {
     Map<Long, PlannedRound> rounds =
         ids.isEmpty()
             ? Map.of()
-            : plan(context.site(), articles.byIds(ids)).stream()
+            : open.plan(context.site(), articles.byIds(ids)).stream()
                 .collect(Collectors.toMap(p -> p.round().id(), Function.identity()));
     return new LedgerPage(
         ids.stream().map(rounds::get).toList(), articles.count(context.siteId(), filter), filter);
@@ -278,15 +280,7 @@ public class ArticleService {
 
   /** Rounds with their steps worked out for today. */
   List<PlannedRound> planned(SiteContext context, List<Round> rounds) {
-    return plan(context.site(), rounds);
-  }
-
-  private List<PlannedRound> plan(Site site, List<Round> rounds) {
-    if (rounds.isEmpty()) {
-      return List.of();
-    }
-    List<StepRow> rows = steps.of(rounds.stream().map(Round::id).toList());
-    return planning.planner(site).plan(rounds, rows);
+    return open.plan(context.site(), rounds);
   }
 
   /** The plan that a round would have with another publish date. */

@@ -95,10 +95,6 @@ public record BackPlan(
       Integer left = progress(step).daysLeft();
       return left == null ? step.length() : left;
     }
-
-    Request publishedOn(LocalDate date) {
-      return new Request(runUp, date, today, calendar, calendarOf, progress);
-    }
   }
 
   /** The steps before publishing that are not done. */

@@ -1,8 +1,6 @@
 package osmerin.core.runup;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,19 +13,19 @@ final class BackPlanning {
 
   private final BackPlan.Request request;
   private final WorkCalendar site;
+  private final Map<String, List<RunUpStep>> followers;
   private final Map<String, Span> earliest = new HashMap<>();
-  private final Map<String, Span> latest = new HashMap<>();
+  private final Map<String, Span> latest;
 
   BackPlanning(BackPlan.Request request) {
     this.request = request;
     this.site = request.calendar();
+    this.followers = request.runUp().followers();
     request.runUp().steps().forEach(this::forward);
-    if (request.publishDate() != null) {
-      List<RunUpStep> backwards = new ArrayList<>(request.runUp().steps());
-      Collections.reverse(backwards);
-      Map<String, List<RunUpStep>> followers = request.runUp().followers();
-      backwards.forEach(step -> back(step, followers.getOrDefault(step.key(), List.of())));
-    }
+    this.latest =
+        request.publishDate() == null
+            ? Map.of()
+            : back(request.runUp().steps(), request.publishDate());
   }
 
   private boolean isDone(RunUpStep step) {
@@ -54,31 +52,39 @@ final class BackPlanning {
     earliest.put(step.key(), new Span(start, calendar.plus(start, lastDay(step))));
   }
 
-  private void back(RunUpStep step, List<RunUpStep> followers) {
-    if (isDone(step)) {
-      return;
+  /** Latest: what of the steps is not done, back from a publish day. */
+  private Map<String, Span> back(List<RunUpStep> steps, LocalDate publishDate) {
+    Map<String, Span> spans = new HashMap<>();
+    for (int i = steps.size() - 1; i >= 0; i--) {
+      RunUpStep step = steps.get(i);
+      if (!isDone(step)) {
+        WorkCalendar calendar = request.calendarOf().apply(step);
+        LocalDate bound =
+            step.followUp()
+                ? afterPublishing(step, publishDate)
+                : beforePublishing(step, publishDate, spans);
+        LocalDate end = calendar.onOrBefore(bound);
+        spans.put(step.key(), new Span(calendar.minus(end, lastDay(step)), end));
+      }
     }
-    WorkCalendar calendar = request.calendarOf().apply(step);
-    LocalDate bound = step.followUp() ? afterPublishing(step) : beforePublishing(step, followers);
-    LocalDate end = calendar.onOrBefore(bound);
-    latest.put(step.key(), new Span(calendar.minus(end, lastDay(step)), end));
+    return spans;
   }
 
   /** A follow-up is bound by nothing but its offset. */
-  private LocalDate afterPublishing(RunUpStep step) {
+  private LocalDate afterPublishing(RunUpStep step, LocalDate publishDate) {
     return step.offset() == null
         ? earliest.get(step.key()).end()
-        : site.plus(request.publishDate(), step.offset());
+        : site.plus(publishDate, step.offset());
   }
 
   /**
    * By its offset from the publish day, and before whatever waits for it must start; with neither
    * by the working day before the publish day.
    */
-  private LocalDate beforePublishing(RunUpStep step, List<RunUpStep> followers) {
-    LocalDate publishDate = request.publishDate();
+  private LocalDate beforePublishing(
+      RunUpStep step, LocalDate publishDate, Map<String, Span> latest) {
     LocalDate bound = step.offset() == null ? null : site.plus(publishDate, step.offset());
-    for (RunUpStep follower : followers) {
+    for (RunUpStep follower : followers.getOrDefault(step.key(), List.of())) {
       Span after = latest.get(follower.key());
       if (after != null && !follower.followUp()) {
         LocalDate last = request.daysLeft(follower) == 0 ? after.end() : after.start().minusDays(1);
@@ -152,26 +158,23 @@ final class BackPlanning {
 
   /** The first working day from today on for which no step before publishing is impossible. */
   LocalDate earliestPublishDate() {
+    List<RunUpStep> before = request.runUp().beforePublishing();
     LocalDate date = site.onOrAfter(request.today());
-    for (RunUpStep step : request.runUp().beforePublishing()) {
+    for (RunUpStep step : before) {
       Span span = earliest.get(step.key());
       if (span != null) {
         date = later(date, site.onOrAfter(span.end()));
       }
     }
-    while (!isPossible(date)) {
+    while (!isPossible(before, date)) {
       date = site.onOrAfter(date.plusDays(1));
     }
     return date;
   }
 
-  private boolean isPossible(LocalDate date) {
-    BackPlanning planning = new BackPlanning(request.publishedOn(date));
-    return request.runUp().beforePublishing().stream()
-        .map(RunUpStep::key)
-        .filter(planning.latest::containsKey)
-        .noneMatch(
-            key -> planning.latest.get(key).end().isBefore(planning.earliest.get(key).end()));
+  private boolean isPossible(List<RunUpStep> before, LocalDate date) {
+    return back(before, date).entrySet().stream()
+        .noneMatch(last -> last.getValue().end().isBefore(earliest.get(last.getKey()).end()));
   }
 
   private static LocalDate later(LocalDate a, LocalDate b) {

@@ -201,7 +201,7 @@ class BackPlanTest {
       assertThat(plan.course()).isEqualTo(plain.course());
       assertThat(plan.deciding()).extracting(RunUpStep::key).isEqualTo(plain.deciding());
       LocalDate first = TODAY;
-      while (!site.isWorking(first) || !new PlainPlan(request.publishedOn(first)).isPossible()) {
+      while (!site.isWorking(first) || !new PlainPlan(publishedOn(request, first)).isPossible()) {
         first = first.plusDays(1);
       }
       assertThat(plan.earliestPublishDate()).isEqualTo(first);
@@ -463,5 +463,15 @@ class BackPlanTest {
 
   private static LocalDate day(int ofNovember) {
     return LocalDate.of(2026, 11, ofNovember);
+  }
+
+  private static BackPlan.Request publishedOn(BackPlan.Request request, LocalDate date) {
+    return new BackPlan.Request(
+        request.runUp(),
+        date,
+        request.today(),
+        request.calendar(),
+        request.calendarOf(),
+        request.progress());
   }
 }
