@@ -200,6 +200,11 @@ final class Browser implements AutoCloseable {
     return ((JavascriptExecutor) driver).executeScript(script, arguments);
   }
 
+  /** The last of the script's arguments is called with what comes of it. */
+  Object runAsync(String script, Object... arguments) {
+    return ((JavascriptExecutor) driver).executeAsyncScript(script, arguments);
+  }
+
   String text(String css) {
     return wait(() -> find(css).getText());
   }
