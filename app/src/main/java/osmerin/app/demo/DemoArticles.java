@@ -15,6 +15,7 @@ import osmerin.app.articles.Commission;
 import osmerin.app.articles.StageMoves;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.publishing.PublishService;
+import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
@@ -100,7 +101,8 @@ class DemoArticles {
     int number = round.article().number();
     Instant at = day.atTime(MORNING).atZone(in.site().zoneId()).toInstant();
     Round ready = articles.get(in.as(editor), number);
-    PublishService.Outcome outcome = publishing.publish(in.as(editor), number, Optional.of(at), "");
+    PublishService.Outcome outcome =
+        publishing.publish(in.as(editor), number, Wish.unattended(Optional.of(at), ""));
     if (outcome instanceof PublishService.Outcome.Failed) {
       throw new IllegalStateException("the demo needs its simulated blog host: " + outcome);
     }

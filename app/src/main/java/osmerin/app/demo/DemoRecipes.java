@@ -2,6 +2,7 @@ package osmerin.app.demo;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -9,10 +10,13 @@ import org.springframework.stereotype.Component;
 import osmerin.app.absences.AbsenceEdits;
 import osmerin.app.absences.HourEdits;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.checklists.ChecklistEdits;
 import osmerin.app.holds.Holds;
 import osmerin.app.people.Naming;
 import osmerin.app.people.PeopleEdits;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.SiteContext;
 import osmerin.app.steps.RecipeForm;
@@ -22,6 +26,7 @@ import osmerin.app.types.RoleEdits;
 import osmerin.app.types.TypeEdits;
 import osmerin.app.workdays.Absence;
 import osmerin.core.article.Kind;
+import osmerin.core.checklist.OwnCheck;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeRow;
@@ -43,6 +48,8 @@ class DemoRecipes {
   private final StepEdits steps;
   private final AbsenceEdits absences;
   private final HourEdits hours;
+  private final ChecklistEdits checklists;
+  private final ArticleTypeService allTypes;
   private final PeopleEdits people;
   private final Holds holds;
   private final ArticleService articles;
@@ -55,6 +62,8 @@ class DemoRecipes {
       StepEdits steps,
       AbsenceEdits absences,
       HourEdits hours,
+      ChecklistEdits checklists,
+      ArticleTypeService allTypes,
       PeopleEdits people,
       Holds holds,
       ArticleService articles) {
@@ -65,6 +74,8 @@ class DemoRecipes {
     this.steps = steps;
     this.absences = absences;
     this.hours = hours;
+    this.checklists = checklists;
+    this.allTypes = allTypes;
     this.people = people;
     this.holds = holds;
     this.articles = articles;
@@ -148,6 +159,18 @@ class DemoRecipes {
     hours.setDay(owner, partTime, "6");
     hours.reserve(owner, in.people().get(Marlpit.EDITOR), 1, "1.5", "weekly meeting");
     hours.reserve(owner, partTime, 3, "2", "the kiln");
+  }
+
+  /** What must be right before a guide goes live; one that is set can't at its hour. */
+  void addChecklist(DemoSite in) {
+    SiteContext owner = in.as(OWNER);
+    for (ArticleType type : allTypes.list(owner.siteId(), Kind.NEW)) {
+      checklists.set(
+          owner,
+          type.id(),
+          EnumSet.of(OwnCheck.TITLE, OwnCheck.HEADINGS, OwnCheck.PICTURES, OwnCheck.LENGTH),
+          DemoText.whole("checklist.txt"));
+    }
   }
 
   /** Two write one piece. */

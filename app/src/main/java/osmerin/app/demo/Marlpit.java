@@ -94,6 +94,7 @@ class Marlpit {
     recipes.addOwnSteps(in, "A firing schedule you can repeat");
     recipes.addSecondWriter(in, "A firing schedule you can repeat");
     recipes.addAbsences(in);
+    recipes.addChecklist(in);
     recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
   }
 

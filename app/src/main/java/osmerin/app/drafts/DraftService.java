@@ -22,6 +22,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.draft.DraftBrief;
 import osmerin.core.draft.DraftCheck;
+import osmerin.core.draft.DraftDocument;
 import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.WordRange;
 import osmerin.formats.markdown.Markdown;
@@ -183,6 +184,18 @@ public class DraftService implements RoundReversal {
     drafts.remove(round.id());
   }
 
+  /** The title that a draft is published under: its own, else the brief's, else the article's. */
+  public String title(SiteContext context, Round round, DraftDocument draft) {
+    return draft
+        .title()
+        .filter(title -> !title.isBlank())
+        .orElseGet(() -> title(round, briefs.get(context, round)));
+  }
+
+  private static String title(Round round, Brief brief) {
+    return brief.workingTitle().isBlank() ? round.title() : brief.workingTitle();
+  }
+
   /** Holds a text against the brief of its round. */
   public DraftCheck check(SiteContext context, Round round, String text) {
     Brief brief = briefs.get(context, round);
@@ -192,11 +205,10 @@ public class DraftService implements RoundReversal {
             .map(EvidenceService.Kept::evidence)
             .orElse(Evidence.NONE);
     Optional<WordRange> length = lengths.of(context, round, brief, drawn);
-    String title = brief.workingTitle().isBlank() ? round.title() : brief.workingTitle();
     return DraftCheck.of(
         Markdown.draft(text),
         new DraftBrief(
-            title,
+            title(round, brief),
             brief.primaryKeyword(),
             brief.secondary(),
             length,

@@ -36,6 +36,8 @@ public enum Thing {
   TASK,
   /** Id of an article type and key of its step. */
   STEP_GUIDE,
+  /** Id of an article type, or "site" for all of them. */
+  CHECKLIST,
   /** Id of a person. */
   WORKDAYS,
   /** Id of a person. */

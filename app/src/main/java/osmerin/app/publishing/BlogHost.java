@@ -10,9 +10,15 @@ interface BlogHost {
    * An article as it is sent.
    *
    * @param uid our own name for it, the same for every round
+   * @param summary what a search result says of it, null where the draft has none
    * @param published when it was first published, for what is brought in later; else null
    */
-  record Entry(String uid, String title, String html, @Nullable Instant published) {}
+  record Entry(
+      String uid,
+      String title,
+      String html,
+      @Nullable String summary,
+      @Nullable Instant published) {}
 
   /**
    * A published article.

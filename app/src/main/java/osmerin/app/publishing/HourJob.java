@@ -71,7 +71,8 @@ public class HourJob {
   private void publish(Due due) {
     SiteContext context = sites.onBehalfOf(due.siteId(), team.signedIn(due.by()));
     try {
-      publish.publish(context, due.number(), Optional.empty(), remark(context, due));
+      publish.publish(
+          context, due.number(), Wish.unattended(Optional.empty(), remark(context, due)));
     } catch (RefusedException e) {
       refused(context, due, e.getMessage());
     } catch (AskException e) {

@@ -53,10 +53,8 @@ class MicropubBlogHost implements BlogHost {
 
   @Override
   public Published create(Entry entry) {
-    Map<String, Object> properties = new LinkedHashMap<>();
+    Map<String, Object> properties = new LinkedHashMap<>(text(entry));
     properties.put("uid", List.of(entry.uid()));
-    properties.put("name", List.of(entry.title()));
-    properties.put("content", List.of(Map.of("html", entry.html())));
     if (entry.published() != null) {
       properties.put("published", List.of(entry.published().toString()));
     }
@@ -67,6 +65,17 @@ class MicropubBlogHost implements BlogHost {
       case 202 -> find(entry.uid()).orElseThrow(MicropubBlogHost::notYet);
       default -> throw unexpected(answer);
     };
+  }
+
+  /** What an article says, as the properties of an entry. */
+  private static Map<String, Object> text(Entry entry) {
+    Map<String, Object> text = new LinkedHashMap<>();
+    text.put("name", List.of(entry.title()));
+    text.put("content", List.of(Map.of("html", entry.html())));
+    if (entry.summary() != null) {
+      text.put("summary", List.of(entry.summary()));
+    }
+    return text;
   }
 
   private static Published created(HttpHeaders headers) {
@@ -90,16 +99,7 @@ class MicropubBlogHost implements BlogHost {
 
   @Override
   public Published update(String address, Entry entry) {
-    Map<String, Object> body =
-        Map.of(
-            "action",
-            "update",
-            "url",
-            address,
-            "replace",
-            Map.of(
-                "name", List.of(entry.title()),
-                "content", List.of(Map.of("html", entry.html()))));
+    Map<String, Object> body = Map.of("action", "update", "url", address, "replace", text(entry));
     ResponseEntity<Void> answer = ask(() -> calls.repeated(() -> post(body)));
     if (!UPDATED.contains(answer.getStatusCode().value())) {
       throw unexpected(answer);

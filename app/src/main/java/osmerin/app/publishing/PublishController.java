@@ -35,11 +35,11 @@ class PublishController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "false") boolean anyway,
+      @RequestParam(required = false) @Nullable String reason,
+      @RequestParam(defaultValue = "false") boolean reminded,
       RedirectAttributes to) {
-    Outcome outcome =
-        anyway
-            ? publishing.replace(site, number.number())
-            : publishing.publish(site, number.number());
+    Wish wish = Wish.byHand(anyway, reason, reminded);
+    Outcome outcome = publishing.publish(site, number.number(), wish);
     Foot.say(
         to,
         outcome instanceof Outcome.Failed failed

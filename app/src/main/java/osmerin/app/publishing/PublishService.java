@@ -11,7 +11,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.briefs.BriefService;
+import osmerin.app.checklists.Checklists;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.drafts.DraftVersion;
 import osmerin.app.notices.NoticeKind;
@@ -24,7 +24,9 @@ import osmerin.app.publishing.BlogHost.PublishingFailedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.draft.DraftDocument;
 import osmerin.core.runup.StepRole;
+import osmerin.core.text.Counted;
 import osmerin.formats.markdown.Markdown;
 
 /**
@@ -37,11 +39,12 @@ import osmerin.formats.markdown.Markdown;
  */
 @Service
 public class PublishService {
+  private static final int LONGEST_REASON = 200;
   private static final Logger LOG = LoggerFactory.getLogger(PublishService.class);
 
   private final ArticleService articles;
   private final Publishing publishing;
-  private final BriefService briefs;
+  private final Checklists checklists;
   private final DraftService drafts;
   private final Notices notices;
   private final BlogHost host;
@@ -49,14 +52,14 @@ public class PublishService {
   PublishService(
       ArticleService articles,
       Publishing publishing,
-      BriefService briefs,
+      Checklists checklists,
       DraftService drafts,
       Notices notices,
       BlogHost host) {
     this.articles = articles;
     this.publishing = publishing;
     this.notices = notices;
-    this.briefs = briefs;
+    this.checklists = checklists;
     this.drafts = drafts;
     this.host = host;
   }
@@ -73,39 +76,14 @@ public class PublishService {
    * Publishes.
    *
    * @throws RefusedException when the article is not Ready, has no draft, or is being published, or
-   *     when its page is none of the connected host
-   * @throws AskException when it would replace a page whose text Osmerin never had
+   *     when its page is none of the connected host, or when something on its checklist is open and
+   *     nobody can be asked
+   * @throws AskException when something on its checklist is open, or it would replace a page whose
+   *     text Osmerin never had
    */
-  public Outcome publish(SiteContext context, int number) {
-    return publish(context, number, Optional.empty(), "");
-  }
-
-  /**
-   * Publishes what was first published elsewhere or earlier.
-   *
-   * @param published when; the host dates the article by it
-   * @param remark an end for the sentence in the history
-   */
-  public Outcome publish(
-      SiteContext context, int number, Optional<Instant> published, String remark) {
+  public Outcome publish(SiteContext context, int number, Wish wish) {
     context.require(Right.EDIT);
     Round round = articles.get(context, number);
-    askIfUnknown(context, round);
-    return publish(context, round, published, remark);
-  }
-
-  /** Publishes over a page whose text Osmerin never had; what the host has of it is kept. */
-  public Outcome replace(SiteContext context, int number) {
-    context.require(Right.EDIT);
-    Round round = articles.get(context, number);
-    if (isUnknown(context, round)) {
-      keepWhatIsThere(context, round);
-    }
-    return publish(context, round, Optional.empty(), "");
-  }
-
-  private Outcome publish(
-      SiteContext context, Round round, Optional<Instant> published, String remark) {
     DraftVersion draft =
         drafts
             .latest(round)
@@ -115,7 +93,19 @@ public class PublishService {
                     new RefusedException(
                         round.reference() + " has no draft yet. Write one first."));
     refuseElsewhere(context, round);
-    Entry entry = entry(context, round, draft.text(), published.orElse(null));
+    publishing.requireReady(round);
+    String despite = passed(context, round, wish);
+    if (isUnknown(context, round)) {
+      if (!wish.replaces()) {
+        throw unknown(round);
+      }
+      keepWhatIsThere(context, round);
+    }
+    Entry entry = entry(context, round, draft.text(), wish.published().orElse(null));
+    return publish(context, round, entry, wish.remark() + despite);
+  }
+
+  private Outcome publish(SiteContext context, Round round, Entry entry, String remark) {
     publishing.begin(context, round);
     try {
       Published sent = send(round, entry);
@@ -132,6 +122,43 @@ public class PublishService {
     }
   }
 
+  /** What the history says of publishing though something on the checklist is open. */
+  private String passed(SiteContext context, Round round, Wish wish) {
+    List<String> open =
+        checklists.of(context, round).open().stream()
+            .map(line -> line.item().text() + (line.said().isEmpty() ? "" : ": " + line.said()))
+            .toList();
+    if (open.isEmpty()) {
+      return "";
+    }
+    String said =
+        "%s on its checklist %s open"
+            .formatted(Counted.of(open.size(), "thing"), open.size() == 1 ? "is" : "are");
+    if (!checklists.gates(context.site())) {
+      if (!wish.unattended() && !wish.reminded()) {
+        throw AskException.setting(
+            "Before %s goes live: %s.".formatted(round.reference(), said),
+            open,
+            "Publish anyway",
+            "reminded");
+      }
+      return "";
+    }
+    if (wish.unattended()) {
+      throw new RefusedException(said + ": " + String.join("; ", open) + ".");
+    }
+    String reason = wish.reason() == null ? "" : wish.reason().strip();
+    if (reason.length() > LONGEST_REASON) {
+      throw new RefusedException("A reason has at most " + LONGEST_REASON + " characters.");
+    }
+    if (reason.isEmpty()) {
+      throw AskException.forReason(
+          "%s can't go live yet: %s.".formatted(round.reference(), said), open, "Publish anyway");
+    }
+    return " though %s (%s): %s"
+        .formatted(said.replace(" on its", " on the"), String.join("; ", open), reason);
+  }
+
   private PublishedAddress addresses(SiteContext context) {
     return new PublishedAddress(host.name(), context.site());
   }
@@ -145,14 +172,12 @@ public class PublishService {
     }
   }
 
-  private void askIfUnknown(SiteContext context, Round round) {
-    if (isUnknown(context, round)) {
-      throw new AskException(
-          "Osmerin never had the text of this page. Publishing replaces all of it with your draft."
-              + " What the blog host has of it is kept as the draft of the round before.",
-          List.of(round.article().liveAddress()),
-          "Replace the page");
-    }
+  private static AskException unknown(Round round) {
+    return new AskException(
+        "Osmerin never had the text of this page. Publishing replaces all of it with your draft."
+            + " What the blog host has of it is kept as the draft of the round before.",
+        List.of(round.article().liveAddress()),
+        "Replace the page");
   }
 
   /** Whether the article is live with a text that was not written here. */
@@ -175,11 +200,14 @@ public class PublishService {
     }
   }
 
-  /** Writes a failed try down and tells those whom it concerns. */
+  /** Writes a failed try down and tells those whom it concerns, of one reason once. */
   void failed(SiteContext context, Round round, String reason) {
     LOG.warn("publishing {} failed: {}", round.reference(), reason);
+    boolean known = reason.equals(round.publication().failure());
     publishing.failed(context, round, reason);
-    tell(context, round, NoticeKind.NOT_PUBLISHED, " was not published. " + reason);
+    if (!known) {
+      tell(context, round, NoticeKind.NOT_PUBLISHED, " was not published. " + reason);
+    }
   }
 
   private void tell(SiteContext context, Round round, NoticeKind kind, String what) {
@@ -204,18 +232,17 @@ public class PublishService {
         .orElseGet(() -> host.create(entry));
   }
 
-  /** The draft's own title wins over the brief's, and is not repeated in the text. */
+  /** Its title is not repeated in the text. */
   private Entry entry(
       SiteContext context, Round round, String markdown, @Nullable Instant published) {
+    DraftDocument draft = Markdown.draft(markdown);
     Document html = Jsoup.parseBodyFragment(Markdown.html(markdown));
     Element heading = html.selectFirst("h1");
-    String working = briefs.get(context, round).workingTitle();
-    String title = working.isBlank() ? round.title() : working;
     if (heading != null && !heading.text().isBlank()) {
-      title = heading.text();
       heading.remove();
     }
     String uid = "osmerin:" + context.site().slug() + ":" + round.reference();
-    return new Entry(uid, title, html.body().html(), published);
+    String title = drafts.title(context, round, draft);
+    return new Entry(uid, title, html.body().html(), draft.description().orElse(null), published);
   }
 }

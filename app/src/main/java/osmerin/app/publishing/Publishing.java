@@ -146,6 +146,17 @@ public class Publishing {
     }
   }
 
+  /**
+   * Whether it may be published at all, before anything is asked.
+   *
+   * @throws RefusedException when it is live, on hold or not Ready
+   */
+  void requireReady(Round round) {
+    if (round.isLive() || round.isOnHold() || round.stage() != Stage.READY) {
+      throw new RefusedException(round.reference() + whyNot(round));
+    }
+  }
+
   private static String whyNot(Round round) {
     if (round.isLive()) {
       return " is live already.";

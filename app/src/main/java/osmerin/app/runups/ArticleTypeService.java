@@ -139,7 +139,10 @@ public class ArticleTypeService {
         typeId, words.map(WordRange::low).orElse(null), words.map(WordRange::high).orElse(null));
   }
 
-  /** Makes what is usual for one type usual for another: who does what, and how long it is. */
+  /**
+   * Makes what is usual for one type usual for another: who does what, how long it is, and what
+   * stands on its checklist.
+   */
   @Transactional
   public void copyUsual(long from, long to) {
     types.copyUsual(from, to);

@@ -22,6 +22,9 @@ interface StepRoleMapper {
   void renameInArticles(
       @Param("siteId") long siteId, @Param("from") StepRole from, @Param("to") StepRole to);
 
+  void renameInChecklists(
+      @Param("siteId") long siteId, @Param("from") StepRole from, @Param("to") StepRole to);
+
   boolean isUsed(@Param("siteId") long siteId, @Param("role") StepRole role);
 
   int remove(@Param("siteId") long siteId, @Param("role") StepRole role);

@@ -45,6 +45,7 @@ public class StepRoles {
     roles.renameInTypes(siteId, from, to);
     roles.renameInSteps(siteId, from, to);
     roles.renameInArticles(siteId, from, to);
+    roles.renameInChecklists(siteId, from, to);
     return true;
   }
 

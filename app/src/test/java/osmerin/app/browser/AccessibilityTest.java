@@ -160,6 +160,8 @@ class AccessibilityTest extends DemoApplicationTest {
             "setup/types/2",
             "types/2/how/edit",
             "articles/MP-0065/recipe",
+            "articles/MP-0065/checklist",
+            "setup/types/2/checklist",
             "articles/MP-0065?as=table",
             "articles/MP-0064?as=drawn",
             "setup/components")) {

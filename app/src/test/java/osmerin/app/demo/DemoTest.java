@@ -104,6 +104,7 @@ class DemoTest extends DemoApplicationTest {
             "articles/MP-0065/brief/print",
             "articles/MP-0065/draft",
             "articles/MP-0065/draft/versions/1",
+            "articles/MP-0065/checklist",
             "desk",
             "history",
             "history?thing=ARTICLE&key=65",

@@ -22,6 +22,7 @@ import osmerin.app.holds.Holds;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.MonthService;
 import osmerin.app.publishing.PublishService;
+import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -106,7 +107,7 @@ class DeskServiceTest extends ApplicationTest {
     drafts.save(owner, articles.get(owner, round.article().number()), "Words.", 0);
     BLOG.set(Line.DOWN);
     try {
-      publishing.publish(editor, round.article().number());
+      publishing.publish(editor, round.article().number(), Wish.BY_HAND);
     } finally {
       BLOG.set(Line.WORKS);
     }
@@ -175,7 +176,7 @@ class DeskServiceTest extends ApplicationTest {
 
     stageMoves.move(owner, number, Stage.READY, Stage.COMMISSIONED, true);
     drafts.save(owner, articles.get(owner, number), "Words.", 0);
-    publishing.publish(owner, number);
+    publishing.publish(owner, number, Wish.BY_HAND);
 
     assertThat(keys(writer)).containsExactly("look");
     edits.tick(writer, number, "look", true);

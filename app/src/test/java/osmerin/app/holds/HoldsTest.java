@@ -25,6 +25,7 @@ import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.PublishService;
 import osmerin.app.publishing.Publishing;
+import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -124,7 +125,7 @@ class HoldsTest extends ApplicationTest {
     drafts.save(site, round(), "Words.", 0);
     holds.hold(site, number, "a picture", null, null);
 
-    assertThatThrownBy(() -> publishing.publish(site, number))
+    assertThatThrownBy(() -> publishing.publish(site, number, Wish.BY_HAND))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("is on hold: a picture. Free it first.");
   }

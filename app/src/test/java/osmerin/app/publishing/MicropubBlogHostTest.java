@@ -35,10 +35,11 @@ class MicropubBlogHostTest {
   @Test
   void whatIsCreatedIsFoundByItsUidAndKeepsItsAddress() {
     assertThat(host.find("u1")).isEmpty();
-    Published created = host.create(new Entry("u1", "Eels & \"traps\"", "<p>a</p>", null));
+    Published created = host.create(new Entry("u1", "Eels & \"traps\"", "<p>a</p>", null, null));
     assertThat(created.simulated()).isTrue();
     assertThat(host.find("u1")).contains(created);
-    Published updated = host.update(created.address(), new Entry("u1", "Eels", "<p>b</p>", null));
+    Published updated =
+        host.update(created.address(), new Entry("u1", "Eels", "<p>b</p>", null, null));
     assertThat(updated).isEqualTo(created);
     assertThat(standIn.count()).isEqualTo(1);
   }
@@ -46,28 +47,29 @@ class MicropubBlogHostTest {
   @Test
   void whatWasPublishedEarlierIsDatedByThat() {
     Instant then = Instant.parse("2024-03-05T09:30:00Z");
-    assertThat(host.create(new Entry("u1", "Eels", "<p>a</p>", then)).address())
+    assertThat(host.create(new Entry("u1", "Eels", "<p>a</p>", null, then)).address())
         .contains("/2024/03/eels");
   }
 
   @Test
   void aRefusalSaysWithWhichNumber() {
     MicropubBlogHost stranger = new MicropubBlogHost(standIn.micropub().toString(), "guess");
-    assertThatThrownBy(() -> stranger.create(new Entry("u1", "Eels", "<p>a</p>", null)))
+    assertThatThrownBy(() -> stranger.create(new Entry("u1", "Eels", "<p>a</p>", null, null)))
         .isInstanceOf(PublishingFailedException.class)
         .hasMessageContaining("401");
-    assertThatThrownBy(() -> host.update("http://nowhere.example/", new Entry("u", "E", "b", null)))
+    assertThatThrownBy(
+            () -> host.update("http://nowhere.example/", new Entry("u", "E", "b", null, null)))
         .hasMessageContaining("400");
   }
 
   @Test
   void aHostThatIsGoneOrWasNeverConnectedSaysWhatToDo() {
     standIn.close();
-    assertThatThrownBy(() -> host.create(new Entry("u1", "Eels", "<p>a</p>", null)))
+    assertThatThrownBy(() -> host.create(new Entry("u1", "Eels", "<p>a</p>", null, null)))
         .hasMessageContaining("does not answer");
     MicropubBlogHost none = new MicropubBlogHost("", "");
     assertThat(none.isConnected()).isFalse();
-    assertThatThrownBy(() -> none.create(new Entry("u1", "Eels", "<p>a</p>", null)))
+    assertThatThrownBy(() -> none.create(new Entry("u1", "Eels", "<p>a</p>", null, null)))
         .hasMessageContaining("--blog-host");
   }
 }

@@ -20,7 +20,7 @@ import osmerin.app.publishing.BlogHost.PublishingFailedException;
 
 /** A host that answers what no host should, or what few do. */
 class OddBlogHostTest {
-  private static final Entry ENTRY = new Entry("u1", "Eels", "<p>a</p>", null);
+  private static final Entry ENTRY = new Entry("u1", "Eels", "<p>a</p>", null, null);
   private HttpServer server;
   private MicropubBlogHost host;
   private int status = 201;

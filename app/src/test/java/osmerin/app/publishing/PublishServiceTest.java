@@ -52,7 +52,7 @@ class PublishServiceTest extends ApplicationTest {
   @Test
   void whatIsPublishedOpensAtItsAddressAndCounts() throws Exception {
     Round round = ready("# Of eels\n\nThey travel at night.\n\n<script>alert(1)</script>");
-    Outcome outcome = publishing.publish(site, round.article().number());
+    Outcome outcome = publishing.publish(site, round.article().number(), Wish.BY_HAND);
     assertThat(outcome).isInstanceOf(Outcome.Live.class);
     String page = page(((Outcome.Live) outcome).address());
     assertThat(page).contains("Of eels", "They travel at night.").doesNotContain("alert(1)");
@@ -67,13 +67,14 @@ class PublishServiceTest extends ApplicationTest {
   void withTheHostDownTheArticleStaysReadyWithTheReason() {
     Round round = ready("# Text\n\nWords.");
     BLOG.set(Line.DOWN);
-    assertThat(publishing.publish(site, round.article().number()))
+    assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
         .isInstanceOf(Outcome.Failed.class);
     Round still = articles.get(site, round.article().number());
     assertThat(still.stage()).isEqualTo(Stage.READY);
     assertThat(still.publication().failure()).contains("does not answer");
     BLOG.set(Line.WORKS);
-    assertThat(publishing.publish(site, round.article().number())).isInstanceOf(Outcome.Live.class);
+    assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
+        .isInstanceOf(Outcome.Live.class);
     assertThat(articles.get(site, round.article().number()).publication().failure()).isNull();
     assertThat(BLOG.count() - before).isEqualTo(1);
   }
@@ -82,37 +83,39 @@ class PublishServiceTest extends ApplicationTest {
   void aLineThatBreaksBeforeTheAnswerNeverLeadsToASecondArticle() {
     Round round = ready("# Text\n\nWords.");
     BLOG.set(Line.BREAKS_BEFORE_THE_ANSWER);
-    assertThat(publishing.publish(site, round.article().number()))
+    assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
         .isInstanceOf(Outcome.Failed.class);
-    assertThat(publishing.publish(site, round.article().number()))
+    assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
         .isInstanceOf(Outcome.Failed.class);
     assertThat(BLOG.count() - before).isEqualTo(1);
     BLOG.set(Line.WORKS);
-    assertThat(publishing.publish(site, round.article().number())).isInstanceOf(Outcome.Live.class);
+    assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
+        .isInstanceOf(Outcome.Live.class);
     assertThat(BLOG.count() - before).isEqualTo(1);
   }
 
   @Test
   void whatIsNotReadyOrHasNoDraftIsRefused() {
     Round empty = commission();
-    assertThatThrownBy(() -> publishing.publish(site, empty.article().number()))
+    assertThatThrownBy(() -> publishing.publish(site, empty.article().number(), Wish.BY_HAND))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("no draft");
     Round early = commission();
     drafts.save(site, early, "Words.", 0);
-    assertThatThrownBy(() -> publishing.publish(site, early.article().number()))
+    assertThatThrownBy(() -> publishing.publish(site, early.article().number(), Wish.BY_HAND))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("not Ready");
     Round twice = ready("Words.");
-    publishing.publish(site, twice.article().number());
-    assertThatThrownBy(() -> publishing.publish(site, twice.article().number()))
+    publishing.publish(site, twice.article().number(), Wish.BY_HAND);
+    assertThatThrownBy(() -> publishing.publish(site, twice.article().number(), Wish.BY_HAND))
         .hasMessageContaining("live already");
   }
 
   @Test
   void aRefreshUpdatesTheSameAddressAndBothRoundsStayReadable() throws Exception {
     Round first = ready("# Of eels\n\nFirst words.");
-    Outcome.Live live = (Outcome.Live) publishing.publish(site, first.article().number());
+    Outcome.Live live =
+        (Outcome.Live) publishing.publish(site, first.article().number(), Wish.BY_HAND);
     assertThatThrownBy(() -> refreshing.begin(site, commission().article().number(), depth(), null))
         .isInstanceOf(RefusedException.class);
     Round second =
@@ -121,7 +124,8 @@ class PublishServiceTest extends ApplicationTest {
     assertThat(drafts.latest(second).orElseThrow().text()).contains("First words.");
     drafts.save(site, second, "# Of eels\n\nSecond words.", 1);
     toReady(second);
-    Outcome.Live again = (Outcome.Live) publishing.publish(site, second.article().number());
+    Outcome.Live again =
+        (Outcome.Live) publishing.publish(site, second.article().number(), Wish.BY_HAND);
     assertThat(again.address()).isEqualTo(live.address());
     assertThat(page(live.address())).contains("Second words.").doesNotContain("First words.");
     assertThat(BLOG.count() - before).isEqualTo(1);
@@ -134,13 +138,15 @@ class PublishServiceTest extends ApplicationTest {
   @Test
   void aPageThatOsmerinNeverHadTheTextOfIsReplacedOnlyOnceSomebodySaysSo() throws Exception {
     Outcome.Live first =
-        (Outcome.Live) publishing.publish(site, ready("# A\n\nOld.").article().number());
+        (Outcome.Live)
+            publishing.publish(site, ready("# A\n\nOld.").article().number(), Wish.BY_HAND);
     Round round = refreshOfUnknown(first.address());
-    assertThatThrownBy(() -> publishing.publish(site, round.article().number()))
+    assertThatThrownBy(() -> publishing.publish(site, round.article().number(), Wish.BY_HAND))
         .isInstanceOf(AskException.class)
         .hasMessageContaining("never had the text");
     assertThat(page(first.address())).contains("Old.");
-    assertThat(publishing.replace(site, round.article().number())).isInstanceOf(Outcome.Live.class);
+    assertThat(publishing.publish(site, round.article().number(), Wish.byHand(true, null, false)))
+        .isInstanceOf(Outcome.Live.class);
     assertThat(page(first.address())).contains("They migrate.").doesNotContain("Old.");
     Round before = articles.get(site, round.article().number(), 1);
     assertThat(drafts.latest(before).orElseThrow().text()).contains("Old.");
@@ -149,7 +155,9 @@ class PublishServiceTest extends ApplicationTest {
   @Test
   void aPageOutsideTheConnectedHostIsNotPublished() {
     Round round = refreshOfUnknown("https://elsewhere.example/eels");
-    assertThatThrownBy(() -> publishing.replace(site, round.article().number()))
+    assertThatThrownBy(
+            () ->
+                publishing.publish(site, round.article().number(), Wish.byHand(true, null, false)))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("https://elsewhere.example/eels")
         .hasMessageContaining("outside the connected blog host");

@@ -20,6 +20,7 @@ import osmerin.app.history.UndoService;
 import osmerin.app.plan.KeptMonths;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.PublishService;
+import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -46,7 +47,7 @@ class RefreshServiceTest extends ApplicationTest {
     number = round.article().number();
     drafts.save(site, round, "# Of smelt\n\nThey come in March.", 0);
     toReady();
-    publishing.publish(site, number, Optional.of(Instant.now()), "");
+    publishing.publish(site, number, Wish.unattended(Optional.of(Instant.now()), ""));
   }
 
   @Test

@@ -4,8 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import osmerin.core.text.Words;
 
-/** A draft as the check reads it: headings and text in order. */
-public record DraftDocument(List<Block> blocks) {
+/**
+ * A draft as the check reads it: headings and text in order.
+ *
+ * @param description what a search result says of it; empty where the draft has none
+ */
+public record DraftDocument(
+    List<Block> blocks, Optional<String> description, List<Picture> pictures, List<Link> links) {
   /** A piece of a draft. */
   public sealed interface Block permits Heading, Text {
     /** The words, without markup. */
@@ -21,8 +26,25 @@ public record DraftDocument(List<Block> blocks) {
   /** A paragraph, list item, quotation or table cell. */
   public record Text(String text, int line) implements Block {}
 
+  /**
+   * A picture.
+   *
+   * @param alt its alternative text, may be empty
+   */
+  public record Picture(String alt, String address, int line) {}
+
+  /** A link with the words that lead there. */
+  public record Link(String text, String address, int line) {}
+
   public DraftDocument {
     blocks = List.copyOf(blocks);
+    pictures = List.copyOf(pictures);
+    links = List.copyOf(links);
+  }
+
+  /** One of headings and text alone. */
+  public DraftDocument(List<Block> blocks) {
+    this(blocks, Optional.empty(), List.of(), List.of());
   }
 
   /** All headings in order. */

@@ -2,7 +2,10 @@ package osmerin.formats.markdown;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.commonmark.Extension;
+import org.commonmark.ext.front.matter.YamlFrontMatterExtension;
+import org.commonmark.ext.front.matter.YamlFrontMatterVisitor;
 import org.commonmark.ext.gfm.tables.TableCell;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.AbstractVisitor;
@@ -11,6 +14,7 @@ import org.commonmark.node.CustomNode;
 import org.commonmark.node.HardLineBreak;
 import org.commonmark.node.Heading;
 import org.commonmark.node.Image;
+import org.commonmark.node.Link;
 import org.commonmark.node.Node;
 import org.commonmark.node.Paragraph;
 import org.commonmark.node.SoftLineBreak;
@@ -26,7 +30,8 @@ import osmerin.formats.limits.Limits;
 
 /** Drafts in Markdown (CommonMark with tables). */
 public final class Markdown {
-  private static final List<Extension> EXTENSIONS = List.of(TablesExtension.create());
+  private static final List<Extension> EXTENSIONS =
+      List.of(TablesExtension.create(), YamlFrontMatterExtension.create());
   private static final Parser PARSER =
       Parser.builder()
           .extensions(EXTENSIONS)
@@ -51,9 +56,21 @@ public final class Markdown {
 
   /** The draft as the check reads it. */
   public static DraftDocument draft(String markdown) {
+    Node node = parsed(markdown);
     BlockCollector collector = new BlockCollector();
-    parsed(markdown).accept(collector);
-    return new DraftDocument(collector.blocks);
+    node.accept(collector);
+    return new DraftDocument(
+        collector.blocks, description(node), collector.pictures, collector.links);
+  }
+
+  /** The description that stands above the text, in the lines between two of “---”. */
+  private static Optional<String> description(Node node) {
+    YamlFrontMatterVisitor front = new YamlFrontMatterVisitor();
+    node.accept(front);
+    List<String> values = front.getData().getOrDefault("description", List.of());
+    return values.isEmpty()
+        ? Optional.empty()
+        : Optional.of(values.get(0).strip()).filter(text -> !text.isEmpty());
   }
 
   private static Node parsed(String markdown) {
@@ -63,10 +80,25 @@ public final class Markdown {
   /** Gathers headings and blocks of text. */
   private static final class BlockCollector extends AbstractVisitor {
     private final List<DraftDocument.Block> blocks = new ArrayList<>();
+    private final List<DraftDocument.Picture> pictures = new ArrayList<>();
+    private final List<DraftDocument.Link> links = new ArrayList<>();
+
+    @Override
+    public void visit(Image image) {
+      pictures.add(new DraftDocument.Picture(alt(image), image.getDestination(), line(image)));
+      visitChildren(image);
+    }
+
+    @Override
+    public void visit(Link link) {
+      links.add(new DraftDocument.Link(text(link), link.getDestination(), line(link)));
+      visitChildren(link);
+    }
 
     @Override
     public void visit(Heading heading) {
       blocks.add(new DraftDocument.Heading(heading.getLevel(), text(heading), line(heading)));
+      visitChildren(heading);
     }
 
     @Override
@@ -88,6 +120,15 @@ public final class Markdown {
       if (!text.isBlank()) {
         blocks.add(new DraftDocument.Text(text, line(node)));
       }
+      visitChildren(node);
+    }
+
+    private static String alt(Image image) {
+      StringBuilder alt = new StringBuilder();
+      for (Node part = image.getFirstChild(); part != null; part = part.getNext()) {
+        alt.append(text(part));
+      }
+      return alt.toString();
     }
 
     private static int line(Node node) {

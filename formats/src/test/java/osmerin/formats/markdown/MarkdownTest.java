@@ -8,6 +8,37 @@ import osmerin.core.draft.DraftDocument.Block;
 
 class MarkdownTest {
   @Test
+  void descriptionPicturesAndLinksAreFoundWithTheirLines() {
+    String text =
+        """
+        ---
+        description: How eels find their way
+        ---
+        # Eels
+
+        See [the *moon*](/moon) and ![An eel](eel.jpg).
+
+        | a | b |
+        |---|---|
+        | [x](https://x.example) | ![](bare.png) |
+        """;
+    DraftDocument draft = Markdown.draft(text);
+
+    assertThat(draft.description()).contains("How eels find their way");
+    assertThat(draft.title()).contains("Eels");
+    assertThat(draft.pictures())
+        .containsExactly(
+            new DraftDocument.Picture("An eel", "eel.jpg", 6),
+            new DraftDocument.Picture("", "bare.png", 10));
+    assertThat(draft.links())
+        .containsExactly(
+            new DraftDocument.Link("the moon", "/moon", 6),
+            new DraftDocument.Link("x", "https://x.example", 10));
+    assertThat(Markdown.html(text)).doesNotContain("description").startsWith("<h1>Eels</h1>");
+    assertThat(Markdown.draft("Words\n\n---\n\nMore: words").description()).isEmpty();
+  }
+
+  @Test
   void headingsAndTextKeepTheirOrderAndLine() {
     DraftDocument draft =
         Markdown.draft(

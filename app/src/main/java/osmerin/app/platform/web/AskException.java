@@ -7,7 +7,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * Something is asked before it is done. Nothing was stored.
  *
- * @see Errors the page that asks, and sends the form again with {@code anyway} if wanted
+ * @see Errors the page that asks, and sends the form again with {@link #set} if wanted
  */
 public final class AskException extends RuntimeException {
   private static final long serialVersionUID = 1;
@@ -15,6 +15,8 @@ public final class AskException extends RuntimeException {
   private final transient List<String> points;
   private final String anyway;
   private final transient @Nullable Instead instead;
+  private final transient Map<String, String> set;
+  private final boolean forReason;
 
   /**
    * Another way.
@@ -40,10 +42,42 @@ public final class AskException extends RuntimeException {
    */
   public AskException(
       String question, List<String> points, String anyway, @Nullable Instead instead) {
+    this(question, points, anyway, instead, Map.of("anyway", "true"), false);
+  }
+
+  private AskException(
+      String question,
+      List<String> points,
+      String anyway,
+      @Nullable Instead instead,
+      Map<String, String> set,
+      boolean forReason) {
     super(question);
     this.instead = instead;
     this.points = List.copyOf(points);
     this.anyway = anyway;
+    this.set = Map.copyOf(set);
+    this.forReason = forReason;
+  }
+
+  /** One whose answer sets another field than {@code anyway}. */
+  public static AskException setting(
+      String question, List<String> points, String anyway, String field) {
+    return new AskException(question, points, anyway, null, Map.of(field, "true"), false);
+  }
+
+  /** One that is done only with a reason, which is sent as {@code reason}. */
+  public static AskException forReason(String question, List<String> points, String anyway) {
+    return new AskException(question, points, anyway, null, Map.of(), true);
+  }
+
+  /** The fields that are set when the form is sent again. */
+  public Map<String, String> set() {
+    return set;
+  }
+
+  public boolean isForReason() {
+    return forReason;
   }
 
   public List<String> points() {

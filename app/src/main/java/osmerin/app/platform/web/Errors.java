@@ -72,7 +72,7 @@ class Errors {
       AskException e, HttpServletRequest request, HttpServletResponse response, Model model) {
     response.setStatus(HttpStatus.CONFLICT.value());
     model.addAttribute("ask", e);
-    addAgain(request, Map.of("anyway", "true"), model);
+    addAgain(request, e.set(), model);
     return "ask";
   }
 

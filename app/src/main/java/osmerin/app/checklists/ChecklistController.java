@@ -1,0 +1,135 @@
+package osmerin.app.checklists;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.checklist.Checklist;
+import osmerin.core.checklist.ChecklistItem;
+import osmerin.core.checklist.OwnCheck;
+
+/** The checklist of an article, and what stands on that of a type. */
+@Controller
+@RequestMapping("/{site}")
+class ChecklistController {
+  private final Checklists checklists;
+  private final ChecklistEdits edits;
+  private final ArticleService articles;
+
+  ChecklistController(Checklists checklists, ChecklistEdits edits, ArticleService articles) {
+    this.checklists = checklists;
+    this.edits = edits;
+    this.articles = articles;
+  }
+
+  @GetMapping("/articles/{number}/checklist")
+  @Needs(Right.READ)
+  String checklist(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round,
+      Model model) {
+    Round shown = articles.get(site, number.number(), round);
+    Checklist checklist = checklists.of(site, shown);
+    model.addAttribute("round", shown);
+    model.addAttribute("checklist", checklist);
+    model.addAttribute("ticks", checklists.ticks(shown));
+    model.addAttribute("gates", checklists.gates(site.site()));
+    model.addAttribute(
+        "mine",
+        checklist.lines().stream()
+            .map(Checklist.Line::item)
+            .filter(item -> item.own() == null && checklists.may(site, shown, item))
+            .map(ChecklistItem::key)
+            .toList());
+    return "checklists/article";
+  }
+
+  @PostMapping("/articles/{number}/checklist/{key}")
+  @Needs(Right.WORK)
+  String tick(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable String key,
+      @RequestParam boolean done,
+      RedirectAttributes to) {
+    checklists.tick(site, number.number(), key, done);
+    Foot.say(to, done ? "That is right." : "That is open again.");
+    return "redirect:" + site.base() + "/articles/" + number + "/checklist";
+  }
+
+  @GetMapping("/setup/types/{id}/checklist")
+  @Needs(Right.MANAGE)
+  String ofType(SiteContext site, @PathVariable long id, Model model) {
+    List<ChecklistItem> items = edits.items(site, id);
+    Map<String, Object> now =
+        Map.of(
+            "type", edits.type(site, id),
+            "checks", OwnCheck.values(),
+            "own", items.stream().map(ChecklistItem::own).filter(Objects::nonNull).toList(),
+            "byHand", ChecklistEdits.typed(items),
+            "gates", checklists.gates(site.site()));
+    now.forEach(model.asMap()::putIfAbsent);
+    return "checklists/type";
+  }
+
+  @PostMapping("/setup/types/{id}/checklist")
+  @Needs(Right.MANAGE)
+  String set(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable List<OwnCheck> own,
+      @RequestParam(defaultValue = "") String byHand,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Set<OwnCheck> checks = EnumSet.noneOf(OwnCheck.class);
+    if (own != null) {
+      own.stream().filter(Objects::nonNull).forEach(checks::add);
+    }
+    try {
+      edits.set(site, id, checks, byHand);
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("own", List.copyOf(checks));
+      model.addAttribute("byHand", byHand);
+      return ofType(site, id, model);
+    }
+    Foot.say(to, "The checklist is saved. It holds for open articles of this type at once.");
+    return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
+  }
+
+  /** Whether checklists hold publishing up on this site. */
+  @PostMapping("/setup/types/{id}/checklist/gates")
+  @Needs(Right.MANAGE)
+  String gates(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "false") boolean gates,
+      RedirectAttributes to) {
+    edits.setGates(site, gates);
+    Foot.say(to, gates ? "Checklists hold publishing up." : "Checklists are only reminded of.");
+    return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
+  }
+}
