@@ -124,7 +124,7 @@ public class DeskService {
         StepRow row = planned.steps().get(i);
         PlannedStep step = planned.plan().steps().get(i);
         boolean meant = whose.test(planned.round().holders(row));
-        if (meant && !step.done() && isInHand(planned, row) && step.due() != null) {
+        if (meant && !step.done() && planned.isInHand(row) && step.due() != null) {
           steps.add(step(planned, row, step.due(), today));
         }
       }
@@ -132,11 +132,6 @@ public class DeskService {
     steps.sort(
         Comparator.comparing(DeskStep::due).thenComparing(s -> s.round().article().number()));
     return steps;
-  }
-
-  /** What comes after publishing is nobody's business before it. */
-  private static boolean isInHand(PlannedRound planned, StepRow row) {
-    return row.followUp() == planned.round().isLive() && !planned.round().isOnHold();
   }
 
   private static DeskStep step(PlannedRound planned, StepRow row, LocalDate due, LocalDate today) {

@@ -21,7 +21,7 @@ import osmerin.core.text.Counted;
 @Service
 public class DailyMail {
   /** The hour from which on the mail of a day is sent. */
-  static final int HOUR = 6;
+  public static final int HOUR = 6;
 
   private final NoticeMapper notices;
   private final Post post;

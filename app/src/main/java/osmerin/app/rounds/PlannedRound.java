@@ -42,6 +42,11 @@ public record PlannedRound(
         && step.due().isBefore(today);
   }
 
+  /** Whether a step is to be done in the time that is now: follow-ups are, once it is live. */
+  public boolean isInHand(StepRow step) {
+    return step.followUp() == round.isLive() && !round.isOnHold();
+  }
+
   /** The steps that must be done before a step can start. */
   public List<StepRow> waitsFor(StepRow step) {
     return steps.stream()
