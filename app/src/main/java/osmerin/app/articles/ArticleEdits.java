@@ -42,18 +42,21 @@ public class ArticleEdits {
   private final ArticleTypeService types;
   private final ArticleService looking;
   private final History history;
+  private final ArticleNotices notices;
 
   ArticleEdits(
       ArticleMapper articles,
       Steps steps,
       ArticleTypeService types,
       ArticleService looking,
-      History history) {
+      History history,
+      ArticleNotices notices) {
     this.articles = articles;
     this.steps = steps;
     this.types = types;
     this.looking = looking;
     this.history = history;
+    this.notices = notices;
   }
 
   /**
@@ -104,6 +107,9 @@ public class ArticleEdits {
     Change change = done ? done(context, planned, row) : open(round, row);
     String sentence = done ? "“%s” of %s is done." : "“%s” of %s is open again.";
     history.note(context, Right.WORK, sentence.formatted(row.name(), round.reference()), change);
+    if (done) {
+      planned.startable(row).forEach(next -> notices.canStart(context, round, next));
+    }
   }
 
   /** Ticks a step off that something else completes; without an entry, none when it is not open. */

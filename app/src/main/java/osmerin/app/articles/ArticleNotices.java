@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StepRow;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
@@ -44,6 +45,13 @@ public class ArticleNotices {
     List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));
     whom.addAll(round.article().people(StepRole.WRITER));
     notices.tell(context, whom, NoticeKind.DATE_MOVED, text, path(context, round));
+  }
+
+  /** Whoever does a step is told that it can start. */
+  void canStart(SiteContext context, Round round, StepRow step) {
+    String text =
+        "%s “%s”: “%s” can start now.".formatted(round.reference(), round.title(), step.name());
+    notices.tell(context, round.holders(step), NoticeKind.STEP_TURN, text, path(context, round));
   }
 
   /** Whoever has to do something at a stage is told that the article has come there. */

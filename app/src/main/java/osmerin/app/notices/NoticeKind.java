@@ -4,6 +4,7 @@ package osmerin.app.notices;
 public enum NoticeKind {
   NAMED("You are named on an article", MailChoice.DAILY),
   HANDED_OVER("An article waits for you", MailChoice.AT_ONCE),
+  STEP_TURN("A step of yours can start", MailChoice.AT_ONCE),
   STEP_DUE("A step of yours is due soon", MailChoice.DAILY),
   STEP_LATE("A step of yours is late", MailChoice.DAILY),
   DATE_MOVED("A publish date of yours moved", MailChoice.DAILY),

@@ -54,6 +54,15 @@ public record PlannedRound(
         .toList();
   }
 
+  /** The steps to be done now that can start once a step is done. */
+  public List<StepRow> startable(StepRow done) {
+    return steps.stream()
+        .filter(step -> step.doneOn() == null && isInHand(step))
+        .filter(step -> step.after().contains(done.key()))
+        .filter(step -> waitsFor(step).stream().allMatch(done::equals))
+        .toList();
+  }
+
   /** The first step that can start now: whose turn it is; null when nothing can. */
   public @Nullable StepRow turn() {
     return steps.stream()

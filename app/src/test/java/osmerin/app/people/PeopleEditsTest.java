@@ -13,6 +13,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.history.UndoService;
+import osmerin.app.notices.Notice;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
@@ -28,6 +31,7 @@ import osmerin.core.runup.StepRole;
 class PeopleEditsTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private UndoService undo;
+  @Autowired private Notices notices;
   @Autowired private WorkdayService workdays;
   private SiteContext site;
   private SiteContext wim;
@@ -64,6 +68,25 @@ class PeopleEditsTest extends ApplicationTest {
     edits.tick(wim, number, "draft", false);
     assertThatThrownBy(() -> edits.tick(wim, number, "edit", true))
         .isInstanceOf(ForbiddenException.class);
+  }
+
+  @Test
+  void whoever_can_start_now_is_told_when_the_last_step_before_is_ticked() {
+    name(0, null, wim.personId());
+    name(1, null, ola.personId());
+    edits.tick(site, number, "brief", true);
+    for (SiteContext writer : List.of(wim, ola)) {
+      assertThat(notices.of(writer.personId(), 0, 9))
+          .filteredOn(notice -> notice.kind() == NoticeKind.STEP_TURN)
+          .singleElement()
+          .extracting(Notice::text)
+          .asString()
+          .endsWith("“Write the draft” can start now.");
+    }
+    edits.tick(ola, number, "draft", true);
+    assertThat(notices.of(ola.personId(), 0, 9))
+        .filteredOn(notice -> notice.kind() == NoticeKind.STEP_TURN)
+        .hasSize(1);
   }
 
   @Test
