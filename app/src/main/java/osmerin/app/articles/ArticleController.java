@@ -28,6 +28,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
+import osmerin.app.rounds.BesideArticle;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepGuides;
 import osmerin.app.site.Needs;
@@ -55,6 +56,7 @@ class ArticleController {
   private final PublishDates publishDates;
   private final TeamService team;
   private final History history;
+  private final List<BesideArticle> beside;
 
   ArticleController(
       ArticleService articles,
@@ -64,7 +66,9 @@ class ArticleController {
       StageMoves stageMoves,
       PublishDates publishDates,
       TeamService team,
-      History history) {
+      History history,
+      List<BesideArticle> beside) {
+    this.beside = beside;
     this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
@@ -132,6 +136,7 @@ class ArticleController {
 
   private String page(SiteContext site, ArticlePage page, Model model) {
     model.addAttribute("page", page);
+    beside.forEach(part -> part.show(site, page.round(), model));
     model.addAttribute("guides", guides.of(page.round().typeId()));
     model.asMap().putIfAbsent("drawn", true);
     List<Person> people = team.people(site.siteId());

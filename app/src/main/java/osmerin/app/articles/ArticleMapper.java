@@ -71,6 +71,8 @@ interface ArticleMapper {
       @Param("number") int number,
       @Param("ordinal") @Nullable Integer ordinal);
 
+  Optional<Round> byId(@Param("siteId") long siteId, @Param("roundId") long roundId);
+
   List<Round> roundsOf(@Param("articleId") long articleId);
 
   List<Round> open(@Param("siteId") long siteId);

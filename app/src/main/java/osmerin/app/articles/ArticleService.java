@@ -254,6 +254,13 @@ public class ArticleService {
         context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), limit);
   }
 
+  /** A round of the site by its id. */
+  public Round byId(SiteContext context, long roundId) {
+    return articles
+        .byId(context.siteId(), roundId)
+        .orElseThrow(() -> new NotFoundException("round", roundId));
+  }
+
   /** Current rounds of the articles with these numbers, by number. */
   public List<Round> byNumbers(SiteContext context, Collection<Integer> numbers) {
     return numbers.isEmpty() ? List.of() : articles.byNumbers(context.siteId(), numbers);

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -15,6 +16,7 @@ import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.DateFollowers;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Planning;
@@ -36,13 +38,19 @@ public class PublishDates {
   private final Planning planning;
   private final History history;
   private final ArticleNotices notices;
+  private final ObjectProvider<DateFollowers> followers;
 
+  /**
+   * @param followers asked for when needed, since they set dates in turn
+   */
   PublishDates(
       ArticleMapper articles,
       ArticleService looking,
       Planning planning,
       History history,
-      ArticleNotices notices) {
+      ArticleNotices notices,
+      ObjectProvider<DateFollowers> followers) {
+    this.followers = followers;
     this.articles = articles;
     this.looking = looking;
     this.planning = planning;
@@ -84,6 +92,9 @@ public class PublishDates {
           history.lastBy(context, Thing.ARTICLE, number, PUBLISH_DATE),
           now);
     }
+    if (to != null && !allTheSame) {
+      askOfFollowers(context, round, to);
+    }
     List<Change> changes = publishDate(context, round, to);
     String sentence =
         to == null
@@ -91,6 +102,19 @@ public class PublishDates {
             : "%s moved to %s.".formatted(round.reference(), In.day(to));
     history.note(context, Right.EDIT, sentence, changes);
     return new DateChange.Done(round, from, to);
+  }
+
+  private void askOfFollowers(SiteContext context, Round round, LocalDate to) {
+    List<String> setbacks =
+        followers.stream().flatMap(f -> f.setbacks(context, round, to).stream()).toList();
+    if (!setbacks.isEmpty()) {
+      throw AskException.setting(
+          "The date of another article hangs on %s and would move too. Nothing was changed yet."
+              .formatted(round.reference()),
+          setbacks,
+          "Move it anyway",
+          "allTheSame");
+    }
   }
 
   /**
@@ -130,8 +154,17 @@ public class PublishDates {
     }
   }
 
-  /** Without an entry of its own; none when nothing changes. */
+  /** Sets it by hand, without an entry of its own; none when nothing changes. */
   public List<Change> publishDate(SiteContext context, Round round, @Nullable LocalDate to) {
+    List<Change> changes = new ArrayList<>(follow(context, round, to));
+    if (!changes.isEmpty()) {
+      followers.stream().forEach(f -> changes.addAll(f.setByHand(round)));
+    }
+    return changes;
+  }
+
+  /** Sets it since another article moved; what hangs on it moves in turn. */
+  public List<Change> follow(SiteContext context, Round round, @Nullable LocalDate to) {
     refuseIfLive(round);
     LocalDate before = round.publishDate();
     if (Objects.equals(before, to)) {
@@ -141,7 +174,8 @@ public class PublishDates {
       throw new RefusedException("Somebody just set the date of " + round.reference() + ".");
     }
     notices.dateMoved(context, round, to);
-    return List.of(
+    List<Change> changes = new ArrayList<>();
+    changes.add(
         Change.of(
             Thing.ARTICLE,
             round.article().number(),
@@ -150,6 +184,15 @@ public class PublishDates {
             words(to),
             before,
             to));
+    if (to != null) {
+      changes.addAll(moved(context, round, to));
+    }
+    return changes;
+  }
+
+  /** What hangs on a round moves, since the round has another day. */
+  List<Change> moved(SiteContext context, Round round, LocalDate day) {
+    return followers.stream().flatMap(f -> f.moved(context, round, day).stream()).toList();
   }
 
   static String words(@Nullable LocalDate date) {

@@ -1,5 +1,6 @@
 package osmerin.app.articles;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,7 @@ public class StageMoves {
   private final ArticleMapper articles;
   private final ArticleService looking;
   private final ArticleEdits edits;
+  private final PublishDates dates;
   private final History history;
   private final ArticleNotices notices;
 
@@ -36,9 +38,11 @@ public class StageMoves {
       ArticleMapper articles,
       ArticleService looking,
       ArticleEdits edits,
+      PublishDates dates,
       History history,
       ArticleNotices notices) {
     this.edits = edits;
+    this.dates = dates;
     this.articles = articles;
     this.looking = looking;
     this.history = history;
@@ -152,7 +156,7 @@ public class StageMoves {
   }
 
   /** Writes down that a round went live, which nobody takes back; without an entry of its own. */
-  public List<Change> wentLive(SiteContext context, Round round) {
+  public List<Change> wentLive(SiteContext context, Round round, LocalDate day) {
     articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
     int number = round.article().number();
     List<Change> changes = new ArrayList<>();
@@ -161,6 +165,7 @@ public class StageMoves {
     edits.complete(context, round, Completion.PUBLISHED).stream()
         .map(c -> Change.lasting(c.thing(), number, c.field(), c.before(), c.after()))
         .forEach(changes::add);
+    changes.addAll(dates.moved(context, round, day));
     return changes;
   }
 }

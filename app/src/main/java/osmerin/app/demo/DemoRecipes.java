@@ -11,10 +11,12 @@ import osmerin.app.absences.AbsenceEdits;
 import osmerin.app.absences.HourEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.checklists.ChecklistEdits;
+import osmerin.app.follows.Follows;
 import osmerin.app.holds.Holds;
 import osmerin.app.people.Naming;
 import osmerin.app.people.PeopleEdits;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepRoles;
@@ -48,6 +50,7 @@ class DemoRecipes {
   private final StepEdits steps;
   private final AbsenceEdits absences;
   private final HourEdits hours;
+  private final Follows follows;
   private final ChecklistEdits checklists;
   private final ArticleTypeService allTypes;
   private final PeopleEdits people;
@@ -62,6 +65,7 @@ class DemoRecipes {
       StepEdits steps,
       AbsenceEdits absences,
       HourEdits hours,
+      Follows follows,
       ChecklistEdits checklists,
       ArticleTypeService allTypes,
       PeopleEdits people,
@@ -74,6 +78,7 @@ class DemoRecipes {
     this.steps = steps;
     this.absences = absences;
     this.hours = hours;
+    this.follows = follows;
     this.checklists = checklists;
     this.allTypes = allTypes;
     this.people = people;
@@ -171,6 +176,14 @@ class DemoRecipes {
           EnumSet.of(OwnCheck.TITLE, OwnCheck.HEADINGS, OwnCheck.PICTURES, OwnCheck.LENGTH),
           DemoText.whole("checklist.txt"));
     }
+  }
+
+  /** One goes live a while after another. */
+  void addFollower(DemoSite in, String title, String other) {
+    SiteContext editor = in.as(Marlpit.EDITOR);
+    Round first = open(editor, other).round();
+    int number = open(editor, title).round().article().number();
+    follows.set(editor, number, "the second Thursday after " + first.reference(), true);
   }
 
   /** Two write one piece. */

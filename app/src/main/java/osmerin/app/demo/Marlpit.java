@@ -95,6 +95,7 @@ class Marlpit {
     recipes.addSecondWriter(in, "A firing schedule you can repeat");
     recipes.addAbsences(in);
     recipes.addChecklist(in);
+    recipes.addFollower(in, "Casting slip in a kitchen bucket", "A firing schedule you can repeat");
     recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
   }
 

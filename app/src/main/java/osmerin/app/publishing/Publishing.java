@@ -223,7 +223,7 @@ public class Publishing {
       String what) {
     if (rounds.wentLive(round.id(), at, day) == 1) {
       rounds.setLiveAddress(round.article().id(), address, simulated);
-      List<Change> changes = stageMoves.wentLive(context, round);
+      List<Change> changes = stageMoves.wentLive(context, round, day);
       history.note(context, Right.EDIT, round.reference() + what, changes);
     }
   }

@@ -3,6 +3,7 @@ package osmerin.app.steps;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.http.HttpStatus;
@@ -19,6 +20,7 @@ import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.DateFollowers;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Planning;
 import osmerin.app.runups.StepRoles;
@@ -42,6 +44,7 @@ class StepsController {
   private final RealHours realHours;
   private final StepRoles roles;
   private final TeamService team;
+  private final List<DateFollowers> followers;
 
   StepsController(
       ArticleService articles,
@@ -49,7 +52,9 @@ class StepsController {
       StepEdits edits,
       RealHours realHours,
       StepRoles roles,
-      TeamService team) {
+      TeamService team,
+      List<DateFollowers> followers) {
+    this.followers = followers;
     this.realHours = realHours;
     this.articles = articles;
     this.planning = planning;
@@ -123,6 +128,11 @@ class StepsController {
             day -> {
               BackPlan then = planning.planner(site.site()).backPlan(now.round(), now.steps(), day);
               model.addAttribute("move", MovePreview.of(now, then, day));
+              model.addAttribute(
+                  "hanging",
+                  followers.stream()
+                      .flatMap(f -> f.previewed(site, now.round(), day).stream())
+                      .toList());
               model.addAttribute("names", team.names(site.siteId()));
             });
     return "steps/move :: move";

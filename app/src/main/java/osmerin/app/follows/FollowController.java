@@ -1,0 +1,49 @@
+package osmerin.app.follows;
+
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+
+/** Lets the date of an article hang on another's, and lets it go. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/follows")
+class FollowController {
+  private final Follows follows;
+
+  FollowController(Follows follows) {
+    this.follows = follows;
+  }
+
+  @PostMapping
+  @Needs(Right.EDIT)
+  String set(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "") String rule,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      RedirectAttributes to) {
+    follows.set(site, number.number(), rule, anyway);
+    Foot.say(to, "The date of " + number + " follows.");
+    return back(site, number);
+  }
+
+  @PostMapping("/let-go")
+  @Needs(Right.EDIT)
+  String letGo(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+    follows.letGo(site, number.number());
+    Foot.say(to, "The date of " + number + " stays as it is.");
+    return back(site, number);
+  }
+
+  private static String back(SiteContext site, ReferenceNumber number) {
+    return "redirect:" + site.base() + "/articles/" + number;
+  }
+}
