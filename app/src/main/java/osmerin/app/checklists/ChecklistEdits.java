@@ -14,7 +14,6 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
@@ -47,9 +46,7 @@ public class ChecklistEdits implements Reversal {
 
   /** A type of the site. */
   ArticleType type(SiteContext context, long id) {
-    return types
-        .find(context.siteId(), id)
-        .orElseThrow(() -> new NotFoundException("article type", id));
+    return types.known(context.siteId(), id);
   }
 
   /** What stands on the checklist of a type. */

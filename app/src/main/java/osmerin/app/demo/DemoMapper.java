@@ -41,6 +41,9 @@ interface DemoMapper {
   /** A month's targets were set shortly before it. */
   void ageTargets(@Param("loadedSince") Instant loadedSince);
 
+  /** What a site was set up with is no news. */
+  void ageSetup(@Param("loadedSince") Instant loadedSince);
+
   /** Spreads what was done to articles in work over the last days, each article a little aside. */
   void ageOpenArticles(@Param("loadedSince") Instant loadedSince);
 

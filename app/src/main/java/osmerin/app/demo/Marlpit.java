@@ -132,6 +132,7 @@ class Marlpit {
   /** What was only loaded gets its days. */
   void age(DemoSite in) {
     ageing.ageTargets(in.loadedSince());
+    ageing.ageSetup(in.loadedSince());
     ageing.ageOpenArticles(in.loadedSince());
     ageing.ageOpenRounds();
     ageing.thinNotices();

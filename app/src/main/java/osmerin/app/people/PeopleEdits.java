@@ -42,7 +42,7 @@ public class PeopleEdits implements RoundReversal {
   public void name(SiteContext context, int number, Naming wanted) {
     context.require(Right.EDIT);
     Round round = articles.get(context, number);
-    StepRole role = wanted.role();
+    StepRole role = wanted.checkedRole();
     List<Long> named = round.article().people(role);
     Long now = wanted.place() < named.size() ? named.get(wanted.place()) : null;
     Map<Long, String> names = team.names(context.siteId());

@@ -43,6 +43,15 @@ public class ArticleTypeService {
         .orElseThrow(() -> new NotFoundException("article type", id));
   }
 
+  /**
+   * A type of the site, retired or not.
+   *
+   * @throws NotFoundException when the site never had it
+   */
+  public ArticleType known(long siteId, long id) {
+    return find(siteId, id).orElseThrow(() -> new NotFoundException("article type", id));
+  }
+
   /** A type of the site, retired or not. */
   public Optional<ArticleType> find(long siteId, long id) {
     return types.find(siteId, id);

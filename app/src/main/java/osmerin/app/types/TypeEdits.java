@@ -10,7 +10,6 @@ import osmerin.app.history.History;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
-import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.ArticleType;
@@ -52,9 +51,7 @@ public class TypeEdits implements Reversal {
 
   /** A type of the site. */
   public ArticleType get(SiteContext context, long id) {
-    return types
-        .find(context.siteId(), id)
-        .orElseThrow(() -> new NotFoundException("article type", id));
+    return types.known(context.siteId(), id);
   }
 
   /**

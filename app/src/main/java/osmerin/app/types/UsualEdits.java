@@ -9,7 +9,6 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
@@ -35,12 +34,6 @@ public class UsualEdits {
     this.history = history;
   }
 
-  private ArticleType type(SiteContext context, long id) {
-    return types
-        .find(context.siteId(), id)
-        .orElseThrow(() -> new NotFoundException("article type", id));
-  }
-
   /**
    * Says who usually does a role's steps: new articles of the type name them, unless whoever
    * commissions names somebody else.
@@ -50,7 +43,7 @@ public class UsualEdits {
   @Transactional
   public void setPerson(SiteContext context, long id, StepRole role, @Nullable Long personId) {
     context.require(Right.MANAGE);
-    ArticleType type = type(context, id);
+    ArticleType type = types.known(context.siteId(), id);
     Long before = types.people(context.siteId(), id).get(role);
     if (Objects.equals(before, personId)) {
       return;
@@ -77,7 +70,7 @@ public class UsualEdits {
   @Transactional
   public void setWords(SiteContext context, long id, String low, String high) {
     context.require(Right.MANAGE);
-    ArticleType type = type(context, id);
+    ArticleType type = types.known(context.siteId(), id);
     Optional<WordRange> wanted = read(low, high);
     if (wanted.equals(type.words())) {
       return;

@@ -11,6 +11,7 @@ import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.
 import static osmerin.app.support.FormToken.formToken;
 
 import java.time.YearMonth;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -81,6 +82,11 @@ class FormsTest extends ApplicationTest {
     send("pitches/" + pitch + "/commission", "title", "A bowl", "type", "999999")
         .andExpect(status().isNotFound());
     assertThat(pitches.countOpen(site)).isEqualTo(1);
+    String commission = "pitches/" + pitch + "/commission";
+    for (String key : List.of("people[writer]", "people[]", "people")) {
+      send(commission, "title", "A bowl", "type", "999999", key, "x")
+          .andExpect(status().is4xxClientError());
+    }
     send("pitches/" + pitch + "/commission", "title", "A bowl", "type", "" + guide)
         .andExpect(redirectedUrlPattern("/*/articles/*-0002"));
   }
@@ -113,6 +119,17 @@ class FormsTest extends ApplicationTest {
         .andExpect(status().is4xxClientError());
     send(article + "/people", "role", "WRITER", "person", "x")
         .andExpect(status().is4xxClientError());
+    String person = String.valueOf(site.personId());
+    send(article + "/people", "place", "0", "person", person)
+        .andExpect(status().is4xxClientError());
+    for (String role : List.of("", "a,b", "x".repeat(41))) {
+      send(article + "/people", "role", role, "place", "0", "person", person)
+          .andExpect(status().is4xxClientError());
+    }
+    for (String place : List.of("-1", "x", "99999999999")) {
+      send(article + "/people", "role", "writer", "place", place, "person", person)
+          .andExpect(status().is4xxClientError());
+    }
     send(article + "/steps/nap", "done", "true").andExpect(status().isNotFound());
     send(article + "/title", "title", "", "seen", "1").andExpect(status().isUnprocessableEntity());
     send(article + "/refresh", "depth", "999999")

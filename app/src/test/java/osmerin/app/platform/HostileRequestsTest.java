@@ -255,7 +255,17 @@ class HostileRequestsTest extends ApplicationTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"title=a%00b", "title=a%01b", "title=%zz", "title=%ff", "a%00=b"})
+  @ValueSource(
+      strings = {
+        "title=a%00b",
+        "title=a%01b",
+        "title=%zz",
+        "title=%ff",
+        "a%00=b",
+        "people[=1",
+        "people[a][b]=1",
+        "people[a].b=1"
+      })
   void whatCannotBeReadIsSaidBeforeAnythingIsChanged(String fields) throws IOException {
     long before = pitches.countOpen(site);
     Answer answer = send("POST", site.base() + "/pitches", fields, people.get(Role.OWNER));

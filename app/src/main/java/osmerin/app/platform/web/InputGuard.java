@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -19,6 +20,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 public final class InputGuard extends OncePerRequestFilter {
   /** Where the page for errors finds what was wrong. */
   public static final String FAULT = "osmerin.fault";
+
+  /** A field of a map: "people[second reader]". Ours have no other brackets. */
+  private static final Pattern BRACKETED = Pattern.compile("[^\\[\\]]+\\[[^\\[\\]]*]");
 
   @Override
   protected void doFilterInternal(
@@ -60,6 +64,10 @@ public final class InputGuard extends OncePerRequestFilter {
   private static Optional<String> fault(String name, String[] values) {
     if (hasControl(name)) {
       return Optional.of("The name of a field holds a control character. Nothing was changed.");
+    }
+    if (name.contains("[") && !BRACKETED.matcher(name).matches()) {
+      return Optional.of(
+          "A field has a name with brackets that no form here has. Nothing was changed.");
     }
     for (String value : values) {
       if (hasControl(value)) {
