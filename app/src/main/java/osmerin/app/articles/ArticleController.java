@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.time.YearMonth;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,7 @@ import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
 import osmerin.app.rounds.BesideArticle;
+import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepGuides;
 import osmerin.app.site.Needs;
@@ -36,6 +38,9 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
+import osmerin.app.views.Ledger;
+import osmerin.app.views.View;
+import osmerin.app.views.Views;
 import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
@@ -57,6 +62,7 @@ class ArticleController {
   private final TeamService team;
   private final History history;
   private final List<BesideArticle> beside;
+  private final Views views;
 
   ArticleController(
       ArticleService articles,
@@ -67,7 +73,9 @@ class ArticleController {
       PublishDates publishDates,
       TeamService team,
       History history,
-      List<BesideArticle> beside) {
+      List<BesideArticle> beside,
+      Views views) {
+    this.views = views;
     this.beside = beside;
     this.guides = guides;
     this.edits = edits;
@@ -86,7 +94,10 @@ class ArticleController {
     binder.registerCustomEditor(Integer.class, new LenientNumber<>(Integer::valueOf));
   }
 
-  /** The ledger. Asked for without a filter, it is shown as it was last looked at. */
+  /**
+   * The ledger. Asked for without a filter, it is shown as it was last looked at, or as it is to
+   * open.
+   */
   @GetMapping
   @Needs(Right.READ)
   String ledger(
@@ -96,9 +107,14 @@ class ArticleController {
       HttpSession session,
       Model model) {
     String remembered = (String) session.getAttribute(LAST_LEDGER + site.siteId());
+    if (request.getQueryString() == null && remembered == null) {
+      remembered = views.first(site, Ledger.ARTICLES).map(View::query).orElse(null);
+    }
     if (request.getQueryString() == null && remembered != null) {
       return "redirect:/" + site.site().slug() + "/articles?" + remembered;
     }
+    model.addAttribute("views", views.list(site, Ledger.ARTICLES));
+    model.addAttribute("query", request.getQueryString());
     session.setAttribute(
         LAST_LEDGER + site.siteId(),
         filter.isAnything() || filter.sort() != null ? request.getQueryString() : null);
@@ -109,8 +125,13 @@ class ArticleController {
     model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("stages", Stage.values());
     model.addAttribute("inWork", Stage.IN_WORK);
-    model.addAttribute("newTypes", types.list(site.siteId(), Kind.NEW));
-    model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
+    List<ArticleType> newTypes = types.list(site.siteId(), Kind.NEW);
+    List<ArticleType> depths = types.list(site.siteId(), Kind.REFRESH);
+    model.addAttribute("newTypes", newTypes);
+    model.addAttribute("depths", depths);
+    model.addAttribute("kinds", Kind.values());
+    model.addAttribute("typesOf", Map.of(Kind.NEW, newTypes, Kind.REFRESH, depths));
+    model.addAttribute("spans", ArticleFilter.Span.values());
     model.addAttribute("sizes", ArticleFilter.SIZES);
     model.addAttribute("today", site.today());
     YearMonth now = YearMonth.from(site.today());

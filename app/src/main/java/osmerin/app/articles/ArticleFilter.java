@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.core.article.Kind;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
 
@@ -15,7 +16,9 @@ import osmerin.core.article.Stage;
  * What of the articles ledger is shown, as it stands in the address. Nonsense in the address counts
  * as nothing asked.
  *
- * @param month "2026-12", or "none" for articles in work without a date
+ * @param type id of an article type, or "NEW" or "REFRESH" for all of a kind
+ * @param month "2026-12", "none" for articles in work without a date, or a {@link Span} that moves
+ *     with the day
  * @param sort a column of {@link Sort}, with "-" before it for descending
  * @param page from 1
  */
@@ -23,6 +26,7 @@ public record ArticleFilter(
     @Nullable String q,
     @Nullable String stage,
     @Nullable Long person,
+    @Nullable String type,
     @Nullable String month,
     @Nullable String sort,
     @Nullable Integer page,
@@ -37,6 +41,35 @@ public record ArticleFilter(
     WRITER
   }
 
+  /** Days that move with today. */
+  public enum Span {
+    COMING_WEEK("the coming week", 0, 6),
+    COMING_THREE_WEEKS("the coming three weeks", 0, 20),
+    COMING_QUARTER("the coming quarter", 0, 90),
+    LAST_FOUR_WEEKS("the last four weeks", -27, 0);
+
+    private final String label;
+    private final int first;
+    private final int last;
+
+    Span(String label, int first, int last) {
+      this.label = label;
+      this.first = first;
+      this.last = last;
+    }
+
+    public String label() {
+      return label;
+    }
+
+    Days days(LocalDate today) {
+      return new Days(today.plusDays(first), today.plusDays(last));
+    }
+  }
+
+  /** From a day up to and with another. */
+  public record Days(LocalDate first, LocalDate last) {}
+
   /** How many rows a page may have. */
   public static final List<Integer> SIZES = List.of(50, 100, 200);
 
@@ -50,7 +83,10 @@ public record ArticleFilter(
         || stageAsked() != null
         || isOnHold()
         || person != null
-        || firstDay() != null
+        || kindAsked() != null
+        || typeId() != null
+        || yearMonth().isPresent()
+        || span() != null
         || withoutDate();
   }
 
@@ -92,17 +128,35 @@ public record ArticleFilter(
     return WITHOUT_DATE.equals(month);
   }
 
-  public @Nullable LocalDate firstDay() {
-    return yearMonth().map(m -> m.atDay(1)).orElse(null);
+  /** All of a kind; null when a type is asked for, or none. */
+  public @Nullable Kind kindAsked() {
+    return Arrays.stream(Kind.values()).filter(k -> k.name().equals(type)).findFirst().orElse(null);
   }
 
-  public @Nullable LocalDate lastDay() {
-    return yearMonth().map(YearMonth::atEndOfMonth).orElse(null);
+  /** The type that is asked for; null for none. */
+  public @Nullable Long typeId() {
+    return type != null && type.matches("\\d{1,18}") ? Long.valueOf(type) : null;
+  }
+
+  /** The span that is asked for; null for none. */
+  public @Nullable Span span() {
+    return Arrays.stream(Span.values())
+        .filter(s -> s.name().equals(month))
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** The days that are asked for; null for all. */
+  public @Nullable Days days(LocalDate today) {
+    Span span = span();
+    return span != null
+        ? span.days(today)
+        : yearMonth().map(m -> new Days(m.atDay(1), m.atEndOfMonth())).orElse(null);
   }
 
   private Optional<YearMonth> yearMonth() {
     try {
-      return month == null || withoutDate()
+      return month == null || withoutDate() || span() != null
           ? Optional.empty()
           : Optional.of(YearMonth.parse(month));
     } catch (DateTimeParseException e) {
@@ -157,6 +211,7 @@ public record ArticleFilter(
         .queryParamIfPresent("q", Optional.ofNullable(q).filter(s -> !s.isBlank()))
         .queryParamIfPresent("stage", Optional.ofNullable(stage).filter(s -> !s.isBlank()))
         .queryParamIfPresent("person", Optional.ofNullable(person))
+        .queryParamIfPresent("type", Optional.ofNullable(type).filter(s -> !s.isBlank()))
         .queryParamIfPresent("month", Optional.ofNullable(month).filter(s -> !s.isBlank()))
         .queryParamIfPresent("sort", Optional.ofNullable(newSort))
         .queryParamIfPresent("page", Optional.of(number).filter(p -> p > 1))

@@ -87,9 +87,15 @@ interface ArticleMapper {
   List<Round> live(
       @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
 
-  List<Long> ledger(@Param("siteId") long siteId, @Param("filter") ArticleFilter filter);
+  List<Long> ledger(
+      @Param("siteId") long siteId,
+      @Param("filter") ArticleFilter filter,
+      @Param("days") ArticleFilter.@Nullable Days days);
 
-  long count(@Param("siteId") long siteId, @Param("filter") ArticleFilter filter);
+  long count(
+      @Param("siteId") long siteId,
+      @Param("filter") ArticleFilter filter,
+      @Param("days") ArticleFilter.@Nullable Days days);
 
   Tally tally(@Param("siteId") long siteId);
 

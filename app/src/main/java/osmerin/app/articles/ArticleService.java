@@ -63,8 +63,6 @@ public class ArticleService {
     this.notices = notices;
   }
 
-  // Commissioning
-
   /** Commissions an article: it gets the next number and stands at Commissioned. */
   @Transactional
   public Round commission(SiteContext context, Commission commission) {
@@ -180,8 +178,6 @@ public class ArticleService {
     articles.insertMove(round, null, Stage.COMMISSIONED, context.personId());
   }
 
-  // Looking
-
   /** The current round. */
   public Round get(SiteContext context, int number) {
     return get(context, number, null);
@@ -238,14 +234,16 @@ public class ArticleService {
   }
 
   public LedgerPage ledger(SiteContext context, ArticleFilter filter) {
-    List<Long> ids = articles.ledger(context.siteId(), filter);
+    ArticleFilter.Days days = filter.days(context.today());
+    List<Long> ids = articles.ledger(context.siteId(), filter, days);
+    long total = articles.count(context.siteId(), filter, days);
+    if (ids.isEmpty()) {
+      return new LedgerPage(List.of(), total, filter);
+    }
     Map<Long, PlannedRound> rounds =
-        ids.isEmpty()
-            ? Map.of()
-            : open.plan(context.site(), articles.byIds(ids)).stream()
-                .collect(Collectors.toMap(p -> p.round().id(), Function.identity()));
-    return new LedgerPage(
-        ids.stream().map(rounds::get).toList(), articles.count(context.siteId(), filter), filter);
+        open.plan(context.site(), articles.byIds(ids)).stream()
+            .collect(Collectors.toMap(p -> p.round().id(), Function.identity()));
+    return new LedgerPage(ids.stream().map(rounds::get).toList(), total, filter);
   }
 
   /** Articles by name or number, the best first. */

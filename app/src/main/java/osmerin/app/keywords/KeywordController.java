@@ -16,13 +16,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.imports.ImportReports;
-import osmerin.app.keywords.KeywordViewMapper.ViewRow;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.research.KeywordLanguages;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.topics.TopicService;
+import osmerin.app.views.Ledger;
+import osmerin.app.views.View;
+import osmerin.app.views.Views;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.text.Language;
 
@@ -34,7 +36,7 @@ class KeywordController {
 
   private final KeywordLedger ledger;
   private final KeywordEdits edits;
-  private final KeywordViews views;
+  private final Views views;
   private final TopicService topics;
   private final ImportReports reports;
   private final KeywordLanguages languages;
@@ -42,7 +44,7 @@ class KeywordController {
   KeywordController(
       KeywordLedger ledger,
       KeywordEdits edits,
-      KeywordViews views,
+      Views views,
       TopicService topics,
       ImportReports reports,
       KeywordLanguages languages) {
@@ -59,8 +61,8 @@ class KeywordController {
   @Needs(Right.READ)
   String keywords(SiteContext site, KeywordFilter filter, HttpServletRequest request, Model model) {
     String path = site.base() + "/research/keywords";
-    Optional<ViewRow> first =
-        request.getQueryString() == null ? views.first(site) : Optional.empty();
+    Optional<View> first =
+        request.getQueryString() == null ? views.first(site, Ledger.KEYWORDS) : Optional.empty();
     if (first.isPresent()) {
       return "redirect:" + path + "?" + first.get().query();
     }
@@ -76,7 +78,7 @@ class KeywordController {
     model.addAttribute("sizes", ArticleFilter.SIZES);
     model.addAttribute("topics", topics.topicNames(site));
     model.addAttribute("imports", reports.imports(site, 0, IMPORTS_OFFERED));
-    model.addAttribute("views", views.list(site));
+    model.addAttribute("views", views.list(site, Ledger.KEYWORDS));
     model.addAttribute("query", request.getQueryString());
     return "keywords/ledger";
   }
@@ -125,27 +127,6 @@ class KeywordController {
       RedirectAttributes to) {
     List<Long> ids = every ? edits.matching(site, filter) : marked == null ? List.of() : marked;
     Foot.say(to, edits.change(site, ids, what, value));
-    return "redirect:" + site.base() + "/research/keywords?fold=yes";
-  }
-
-  @PostMapping("/views")
-  @Needs(Right.READ)
-  String saveView(
-      SiteContext site,
-      @RequestParam(defaultValue = "") String name,
-      @RequestParam(defaultValue = "") String query,
-      @RequestParam(defaultValue = "false") boolean first,
-      RedirectAttributes to) {
-    views.save(site, name, query.isBlank() ? "fold=yes" : query, first);
-    Foot.say(to, "The view “" + name.strip() + "” is saved" + (first ? " and opens first." : "."));
-    return "redirect:" + site.base() + "/research/keywords?fold=yes";
-  }
-
-  @PostMapping("/views/{id}/delete")
-  @Needs(Right.READ)
-  String deleteView(SiteContext site, @PathVariable long id, RedirectAttributes to) {
-    views.delete(site, id);
-    Foot.say(to, "The view is deleted; the keywords are as they were.");
     return "redirect:" + site.base() + "/research/keywords?fold=yes";
   }
 }

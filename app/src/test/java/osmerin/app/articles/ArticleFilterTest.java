@@ -2,15 +2,19 @@ package osmerin.app.articles;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import osmerin.app.articles.ArticleFilter.Days;
 import osmerin.app.articles.ArticleFilter.Sort;
+import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 
 class ArticleFilterTest {
+  private static final LocalDate DAY = LocalDate.of(2026, 12, 1);
   private static final ArticleFilter NONE =
-      new ArticleFilter(null, null, null, null, null, null, null);
+      new ArticleFilter(null, null, null, null, null, null, null, null);
 
   @Test
   void nothingAskedIsEverythingNewestFirst() {
@@ -29,14 +33,14 @@ class ArticleFilterTest {
     "drop table, NUMBER, false"
   })
   void theColumnIsOneOfOurs(String sort, Sort column, boolean descending) {
-    ArticleFilter filter = new ArticleFilter(null, null, null, null, sort, null, null);
+    ArticleFilter filter = new ArticleFilter(null, null, null, null, null, sort, null, null);
     assertThat(filter.column()).isEqualTo(column);
     assertThat(filter.descending()).isEqualTo(descending);
   }
 
   @Test
   void aSecondClickOnAColumnTurnsTheOrderRound() {
-    ArticleFilter filter = new ArticleFilter("bowl", "READY", 7L, "2026-12", "title", 3, 100);
+    ArticleFilter filter = new ArticleFilter("bowl", "READY", 7L, null, "2026-12", "title", 3, 100);
     assertThat(filter.sortedBy("/a", "title"))
         .isEqualTo("/a?q=bowl&stage=READY&person=7&month=2026-12&sort=-title&size=100");
     assertThat(filter.sortedBy("/a", "type")).contains("sort=type").doesNotContain("page=");
@@ -45,28 +49,59 @@ class ArticleFilterTest {
 
   @Test
   void whatIsTypedIsEscapedInTheAddressAndInTheSearch() {
-    ArticleFilter filter = new ArticleFilter("50 % & \\more_", null, null, null, null, null, null);
+    ArticleFilter filter =
+        new ArticleFilter("50 % & \\more_", null, null, null, null, null, null, null);
     assertThat(filter.text()).isEqualTo("%50 \\% & \\\\more\\_%");
     assertThat(filter.onPage("/a", 1)).contains("q=50%20%25%20%26%20%5Cmore_");
   }
 
   @Test
   void nonsenseInTheAddressCountsAsNothingAsked() {
-    ArticleFilter filter = new ArticleFilter(" ", "FLYING", null, "2026-99", "x", -5, 7);
+    ArticleFilter filter = new ArticleFilter(" ", "FLYING", null, null, "2026-99", "x", -5, 7);
     assertThat(filter.isAnything()).isFalse();
     assertThat(filter.limit()).isEqualTo(50);
     assertThat(filter.pageNumber()).isEqualTo(1);
-    assertThat(filter.firstDay()).isNull();
+    assertThat(filter.days(DAY)).isNull();
+  }
+
+  @Test
+  void spansMoveWithTheDay() {
+    ArticleFilter filter = when("COMING_THREE_WEEKS");
+    assertThat(filter.days(DAY)).isEqualTo(new Days(DAY, DAY.plusDays(20)));
+    assertThat(filter.days(DAY.plusDays(1)).first()).isEqualTo(DAY.plusDays(1));
+    assertThat(when("LAST_FOUR_WEEKS").days(DAY)).isEqualTo(new Days(DAY.minusDays(27), DAY));
+    assertThat(filter.isAnything()).isTrue();
+    assertThat(filter.onPage("/a", 1)).contains("month=COMING_THREE_WEEKS");
+    assertThat(when("COMING_YEARS").isAnything()).isFalse();
+  }
+
+  private static ArticleFilter when(String month) {
+    return new ArticleFilter(null, null, null, null, month, null, null, null);
+  }
+
+  @Test
+  void aKindOrATypeIsAskedFor() {
+    assertThat(of("REFRESH").kindAsked()).isEqualTo(Kind.REFRESH);
+    assertThat(of("17").typeId()).isEqualTo(17);
+    assertThat(of("17").kindAsked()).isNull();
+    assertThat(of("17").onPage("/a", 1)).contains("type=17");
+    for (String nonsense : new String[] {"", "OLD", "-1", "99999999999999999999"}) {
+      assertThat(of(nonsense).isAnything()).isFalse();
+    }
+  }
+
+  private static ArticleFilter of(String type) {
+    return new ArticleFilter(null, null, null, type, null, null, null, null);
   }
 
   @Test
   void stageMonthAndNumberAreRead() {
-    ArticleFilter filter = new ArticleFilter("mp-12", "READY", null, "2026-02", null, 2, 200);
+    ArticleFilter filter = new ArticleFilter("mp-12", "READY", null, null, "2026-02", null, 2, 200);
     assertThat(filter.stageAsked()).isEqualTo(Stage.READY);
     assertThat(filter.number()).isEqualTo(12);
-    assertThat(filter.lastDay()).hasToString("2026-02-28");
+    assertThat(filter.days(DAY).last()).hasToString("2026-02-28");
     assertThat(filter.offset()).isEqualTo(200);
-    assertThat(new ArticleFilter("12", null, null, "none", null, null, null).number())
+    assertThat(new ArticleFilter("12", null, null, null, "none", null, null, null).number())
         .isEqualTo(12);
   }
 }

@@ -240,8 +240,30 @@ class ArticleServiceTest extends ApplicationTest {
         .isEqualTo(56);
   }
 
+  @Test
+  void theLedgerShowsATypeAKindOrDaysThatMove() {
+    commission("Soon", site.today().plusDays(5));
+    commission("Later", site.today().plusDays(25));
+    commission("Some day", null);
+    String post = String.valueOf(postType(site));
+    String guide = String.valueOf(types.list(site.siteId(), Kind.NEW).get(1).id());
+    assertThat(found(post, null)).isEqualTo(3);
+    assertThat(found(guide, null)).isZero();
+    assertThat(found("NEW", null)).isEqualTo(3);
+    assertThat(found("REFRESH", null)).isZero();
+    assertThat(found(null, "COMING_WEEK")).isEqualTo(1);
+    assertThat(found(null, "COMING_THREE_WEEKS")).isEqualTo(1);
+    assertThat(found("NEW", "COMING_QUARTER")).isEqualTo(2);
+    assertThat(found(null, "LAST_FOUR_WEEKS")).isZero();
+  }
+
+  private long found(String type, String month) {
+    ArticleFilter filter = new ArticleFilter(null, null, null, type, month, null, null, null);
+    return articles.ledger(site, filter).total();
+  }
+
   private static ArticleFilter filter(String q, String stage, String month, String sort, int page) {
-    return new ArticleFilter(q, stage, null, month, sort, page, null);
+    return new ArticleFilter(q, stage, null, null, month, sort, page, null);
   }
 
   private Round commission(String title, LocalDate date) {

@@ -21,12 +21,14 @@ import osmerin.app.imports.ImportService;
 import osmerin.app.keywords.KeywordEdits.What;
 import osmerin.app.keywords.KeywordMapper.KeywordRow;
 import osmerin.app.keywords.KeywordMapper.VariantRow;
-import osmerin.app.keywords.KeywordViewMapper.ViewRow;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.topics.TopicService;
+import osmerin.app.views.Ledger;
+import osmerin.app.views.View;
+import osmerin.app.views.Views;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.ExcludeList.Kind;
 
@@ -47,7 +49,7 @@ class KeywordEditsTest extends ApplicationTest {
   @Autowired private JdbcTemplate jdbc;
   @Autowired private KeywordLedger ledger;
   @Autowired private KeywordEdits edits;
-  @Autowired private KeywordViews views;
+  @Autowired private Views views;
   @Autowired private Exclusions exclusions;
   @Autowired private GroupService groupService;
   @Autowired private TopicService topicService;
@@ -225,35 +227,40 @@ class KeywordEditsTest extends ApplicationTest {
 
   @Test
   void aViewIsKeptUnderItsNameAndOneOpensFirst() {
-    views.save(site, "Easy", "difficultyTo=20", true);
-    views.save(site, "Big", "volumeFrom=500", true);
-    views.save(site, "Easy", "difficultyTo=25", false);
-    assertThat(views.list(site)).extracting(ViewRow::name).containsExactly("Big", "Easy");
-    assertThat(views.first(site)).hasValueSatisfying(v -> assertThat(v.name()).isEqualTo("Big"));
-    assertThat(views.list(site).get(1).query()).isEqualTo("difficultyTo=25");
+    views.save(site, Ledger.KEYWORDS, "Easy", "difficultyTo=20", true);
+    views.save(site, Ledger.KEYWORDS, "Big", "volumeFrom=500", true);
+    views.save(site, Ledger.KEYWORDS, "Easy", "difficultyTo=25", false);
+    assertThat(views.list(site, Ledger.KEYWORDS))
+        .extracting(View::name)
+        .containsExactly("Big", "Easy");
+    assertThat(views.first(site, Ledger.KEYWORDS))
+        .hasValueSatisfying(v -> assertThat(v.name()).isEqualTo("Big"));
+    assertThat(views.list(site, Ledger.KEYWORDS).get(1).query()).isEqualTo("difficultyTo=25");
     for (String query : List.of("q={x}", "q=a b", "q=a#b", "q=" + "x".repeat(2_000))) {
-      assertThatThrownBy(() -> views.save(site, "Odd", query, true))
+      assertThatThrownBy(() -> views.save(site, Ledger.KEYWORDS, "Odd", query, true))
           .isInstanceOf(RefusedException.class);
     }
-    assertThatThrownBy(() -> views.save(site, " ", "", false)).isInstanceOf(RefusedException.class);
-    views.delete(site, views.list(site).get(0).id());
-    assertThat(views.first(site)).isEmpty();
+    assertThatThrownBy(() -> views.save(site, Ledger.KEYWORDS, " ", "", false))
+        .isInstanceOf(RefusedException.class);
+    views.delete(site, Ledger.KEYWORDS, views.list(site, Ledger.KEYWORDS).get(0).id());
+    assertThat(views.first(site, Ledger.KEYWORDS)).isEmpty();
     SiteContext other = emptySite();
-    long easy = views.list(site).get(0).id();
-    assertThatThrownBy(() -> views.delete(other, easy)).isInstanceOf(NotFoundException.class);
+    long easy = views.list(site, Ledger.KEYWORDS).get(0).id();
+    assertThatThrownBy(() -> views.delete(other, Ledger.KEYWORDS, easy))
+        .isInstanceOf(NotFoundException.class);
   }
 
   @Test
   void whoHasAsManyViewsAsCanBeStillChangesThem() {
     for (int i = 1; i <= 30; i++) {
-      views.save(site, "View " + i, "volumeFrom=" + i, false);
+      views.save(site, Ledger.KEYWORDS, "View " + i, "volumeFrom=" + i, false);
     }
-    assertThatThrownBy(() -> views.save(site, "One more", "q=eel", false))
+    assertThatThrownBy(() -> views.save(site, Ledger.KEYWORDS, "One more", "q=eel", false))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("30 views");
-    views.save(site, "View 7", "q=trap", true);
-    assertThat(views.list(site)).hasSize(30);
-    assertThat(views.first(site))
+    views.save(site, Ledger.KEYWORDS, "View 7", "q=trap", true);
+    assertThat(views.list(site, Ledger.KEYWORDS)).hasSize(30);
+    assertThat(views.first(site, Ledger.KEYWORDS))
         .hasValueSatisfying(v -> assertThat(v.query()).isEqualTo("q=trap"));
   }
 
