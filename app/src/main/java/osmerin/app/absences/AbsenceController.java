@@ -159,7 +159,7 @@ class AbsenceController {
   @Needs(Right.READ)
   String release(SiteContext site, @PathVariable long id, RedirectAttributes to) {
     hourEdits.release(site, id);
-    Foot.say(to, "These hours can go to articles again.");
+    Foot.say(to, "These hours are available for articles again.");
     return back(site);
   }
 

@@ -136,11 +136,11 @@ public class HourEdits implements Reversal {
             null));
   }
 
-  /** "2 h each Mon, weekly meeting". */
+  /** "2 h every Mon, weekly meeting". */
   private static String words(Reserved reserved) {
     String words =
         HoursText.of(reserved.hours())
-            + " h each "
+            + " h every "
             + AbsenceEdits.words(List.of(reserved.weekday()));
     return reserved.note().isEmpty() ? words : words + ", " + reserved.note();
   }

@@ -13,6 +13,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Planning;
 import osmerin.app.rounds.Round;
+import osmerin.app.rounds.RoundPlanner;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
@@ -73,7 +74,8 @@ class OpenRounds {
     List<Long> others = states.stream().filter(s -> before.plan(s) == null).map(State::id).toList();
     Map<Long, PlannedRound> planned = new HashMap<>();
     if (!others.isEmpty()) {
-      plan(context.site(), articles.byIds(others)).forEach(p -> planned.put(p.round().id(), p));
+      RoundPlanner planner = new RoundPlanner(before.calendars(), before.today());
+      plan(planner, articles.byIds(others)).forEach(p -> planned.put(p.round().id(), p));
     }
     Map<Long, Kept> now = new HashMap<>();
     for (State state : states) {
@@ -106,8 +108,10 @@ class OpenRounds {
 
   /** Rounds with their steps worked out for today. */
   List<PlannedRound> plan(Site site, List<Round> rounds) {
-    return rounds.isEmpty()
-        ? List.of()
-        : planning.planner(site).plan(rounds, steps.of(rounds.stream().map(Round::id).toList()));
+    return rounds.isEmpty() ? List.of() : plan(planning.planner(site), rounds);
+  }
+
+  private List<PlannedRound> plan(RoundPlanner planner, List<Round> rounds) {
+    return planner.plan(rounds, steps.of(rounds.stream().map(Round::id).toList()));
   }
 }

@@ -109,7 +109,7 @@ public class PublishDates {
         followers.stream().flatMap(f -> f.setbacks(context, round, to).stream()).toList();
     if (!setbacks.isEmpty()) {
       throw AskException.setting(
-          "The date of another article hangs on %s and would move too. Nothing was changed yet."
+          "Another article's date follows %s and would move with it. Nothing was changed yet."
               .formatted(round.reference()),
           setbacks,
           "Move it anyway",
@@ -131,7 +131,9 @@ public class PublishDates {
       LocalDate date = now.round().publishDate();
       if (date != null && !now.round().isLive()) {
         BackPlan then = planner.backPlan(now.round(), now.steps(), date.plusDays(days));
-        List<String> setbacks = Setback.of(now, then);
+        List<String> setbacks = new ArrayList<>(Setback.of(now, then));
+        followers.stream()
+            .forEach(f -> setbacks.addAll(f.setbacks(context, now.round(), date.plusDays(days))));
         words.addAll(setbacks);
         worse += setbacks.isEmpty() ? 0 : 1;
       }
@@ -152,6 +154,14 @@ public class PublishDates {
               + In.day(round.publication().liveOn())
               + "; its date stays.");
     }
+  }
+
+  /** Of rounds that are to be moved those that don't move along with another of them anyway. */
+  public List<Round> leading(List<Round> rounds) {
+    List<Long> ids = rounds.stream().map(Round::id).toList();
+    return rounds.stream()
+        .filter(round -> followers.stream().noneMatch(f -> f.hangsOn(round, ids)))
+        .toList();
   }
 
   /** Sets it by hand, without an entry of its own; none when nothing changes. */

@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -114,8 +116,8 @@ public class BulkEdits {
     Edit edit = edit(context, what, value == null ? "" : value.strip());
     List<Change> changes = new ArrayList<>();
     List<String> left = new ArrayList<>();
-    int changed = 0;
-    List<Round> rounds = looking.byNumbers(context, numbers);
+    List<Round> marked = looking.byNumbers(context, numbers);
+    List<Round> rounds = what == What.DAYS ? publishDates.leading(marked) : marked;
     if (what == What.STAGE && !anyway) {
       stageMoves.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
     }
@@ -124,16 +126,20 @@ public class BulkEdits {
     }
     for (Round round : rounds) {
       try {
-        List<Change> these = edit.of(round);
-        changes.addAll(these);
-        changed += these.isEmpty() ? 0 : 1;
+        changes.addAll(edit.of(round));
       } catch (RefusedException e) {
         left.add(e.getMessage());
       }
     }
-    String sentence = Counted.of(changed, "article") + " " + words(context, what, value) + ".";
+    Set<String> changed = changes.stream().map(Change::key).collect(Collectors.toSet());
+    long those = marked.stream().filter(r -> changed.contains(key(r))).count();
+    String sentence = Counted.of(those, "article") + " " + words(context, what, value) + ".";
     history.note(context, Right.EDIT, sentence, changes);
     return new Outcome(sentence, left);
+  }
+
+  private static String key(Round round) {
+    return String.valueOf(round.article().number());
   }
 
   private Edit edit(SiteContext context, What what, String value) {

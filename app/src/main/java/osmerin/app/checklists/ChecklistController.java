@@ -74,7 +74,7 @@ class ChecklistController {
       @RequestParam boolean done,
       RedirectAttributes to) {
     checklists.tick(site, number.number(), key, done);
-    Foot.say(to, done ? "That is right." : "That is open again.");
+    Foot.say(to, done ? "Ticked." : "Open again.");
     return "redirect:" + site.base() + "/articles/" + number + "/checklist";
   }
 
@@ -88,6 +88,7 @@ class ChecklistController {
             "checks", OwnCheck.values(),
             "own", items.stream().map(ChecklistItem::own).filter(Objects::nonNull).toList(),
             "byHand", ChecklistEdits.typed(items),
+            "seen", ChecklistEdits.seen(items),
             "gates", checklists.gates(site.site()));
     now.forEach(model.asMap()::putIfAbsent);
     return "checklists/type";
@@ -100,6 +101,7 @@ class ChecklistController {
       @PathVariable long id,
       @RequestParam(required = false) @Nullable List<OwnCheck> own,
       @RequestParam(defaultValue = "") String byHand,
+      @RequestParam(defaultValue = "") String seen,
       RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
@@ -108,7 +110,7 @@ class ChecklistController {
       own.stream().filter(Objects::nonNull).forEach(checks::add);
     }
     try {
-      edits.set(site, id, checks, byHand);
+      edits.set(site, id, checks, byHand, seen);
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("fault", e.getMessage());

@@ -1,11 +1,13 @@
 package osmerin.app.checklists;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -28,6 +30,7 @@ import osmerin.core.text.Counted;
 /** What stands on the checklist of a type, and whether checklists hold publishing up. */
 @Service
 public class ChecklistEdits implements Reversal {
+  private static final String CHECKLIST = "Checklist";
   private static final String GATES = "Checklists";
   private static final int MOST_ITEMS = 40;
 
@@ -59,9 +62,10 @@ public class ChecklistEdits implements Reversal {
    *
    * @param own what Osmerin looks up itself
    * @param byHand what people tick, a line each; a role of the site after a comma at its end
+   * @param seen {@linkplain #seen what the person saw}, so that nobody's change is lost
    */
   @Transactional
-  public void set(SiteContext context, long typeId, Set<OwnCheck> own, String byHand) {
+  public void set(SiteContext context, long typeId, Set<OwnCheck> own, String byHand, String seen) {
     context.require(Right.MANAGE);
     ArticleType type = type(context, typeId);
     List<ChecklistItem> wanted = read(context, own, byHand);
@@ -69,20 +73,34 @@ public class ChecklistEdits implements Reversal {
     if (wanted.equals(before)) {
       return;
     }
+    if (!seen(before).equals(seen)) {
+      throw new RefusedException(
+          "%s changed this checklist just now. It has: %s. Save again to replace that."
+              .formatted(
+                  history.lastBy(context, Thing.CHECKLIST, typeId, CHECKLIST),
+                  before.isEmpty() ? "nothing" : words(before)));
+    }
     put(typeId, wanted);
     history.note(
         context,
         Right.MANAGE,
-        "The checklist of a %s has %s."
-            .formatted(type.name().toLowerCase(Locale.ROOT), Counted.of(wanted.size(), "thing")),
+        "The checklist for a %s has %s."
+            .formatted(type.name().toLowerCase(Locale.ROOT), Counted.of(wanted.size(), "item")),
         Change.of(
             Thing.CHECKLIST,
             typeId,
-            "Checklist",
+            CHECKLIST,
             words(before),
             words(wanted),
             new KeptChecklist(before),
             new KeptChecklist(wanted)));
+  }
+
+  /** Names a checklist as it stands, on every node the same. */
+  public static String seen(List<ChecklistItem> items) {
+    String all =
+        items.stream().map(i -> i.key() + " " + i.text() + " " + i.role()).toList().toString();
+    return UUID.nameUUIDFromBytes(all.getBytes(StandardCharsets.UTF_8)).toString();
   }
 
   private List<ChecklistItem> read(SiteContext context, Set<OwnCheck> own, String byHand) {
@@ -94,7 +112,7 @@ public class ChecklistEdits implements Reversal {
     Set<StepRole> known = roles.set(context.siteId());
     byHand.lines().map(String::strip).filter(l -> !l.isEmpty()).forEach(l -> add(items, l, known));
     if (items.size() > MOST_ITEMS) {
-      throw new RefusedException("A checklist has at most %s things.".formatted(MOST_ITEMS));
+      throw new RefusedException("A checklist has at most %s items.".formatted(MOST_ITEMS));
     }
     return items;
   }
@@ -107,7 +125,7 @@ public class ChecklistEdits implements Reversal {
               .formatted(item.text().substring(0, 30), ChecklistItem.LONGEST));
     }
     if (items.stream().anyMatch(other -> other.key().equals(item.key()))) {
-      throw new RefusedException("“%s” stands there twice.".formatted(item.text()));
+      throw new RefusedException("“%s” is listed twice.".formatted(item.text()));
     }
     items.add(item);
   }

@@ -78,7 +78,7 @@ public class Checklists implements RoundReversal {
   /** Whether the checklist holds publishing up; else it is only reminded of. */
   public boolean gates(Site site) {
     Boolean said = checklists.gates(site.id());
-    return said == null ? team.people(site.id()).size() > 1 : said;
+    return said == null ? !team.isAlone(site.id()) : said;
   }
 
   /** Ticks something, or takes the tick away; who is named for its role may, and editors. */
@@ -99,7 +99,7 @@ public class Checklists implements RoundReversal {
     if (!set(context, round, key, done)) {
       return;
     }
-    String sentence = done ? "“%s” of %s is right." : "“%s” of %s is open again.";
+    String sentence = done ? "“%s” was ticked for %s." : "“%s” is open again for %s.";
     history.note(
         context,
         Right.WORK,

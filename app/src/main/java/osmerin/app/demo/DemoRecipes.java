@@ -174,7 +174,8 @@ class DemoRecipes {
           owner,
           type.id(),
           EnumSet.of(OwnCheck.TITLE, OwnCheck.HEADINGS, OwnCheck.PICTURES, OwnCheck.LENGTH),
-          DemoText.whole("checklist.txt"));
+          DemoText.whole("checklist.txt"),
+          ChecklistEdits.seen(List.of()));
     }
   }
 

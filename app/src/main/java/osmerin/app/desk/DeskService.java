@@ -80,7 +80,7 @@ public class DeskService {
     List<PlannedRound> open = articles.open(context);
     List<PlannedRound> withSteps = new ArrayList<>(open);
     withSteps.addAll(articles.withFollowUps(context));
-    boolean alone = team.people(context.siteId()).size() == 1;
+    boolean alone = team.isAlone(context.siteId());
     List<DeskStep> steps = steps(withSteps, context.today(), isOf(context.personId(), alone));
     List<DeskStep> nobodys = alone ? List.of() : nobodys(context, withSteps);
     List<DeskStep> today = steps.stream().filter(s -> !s.due().isAfter(context.today())).toList();

@@ -31,7 +31,7 @@ class FollowController {
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
     follows.set(site, number.number(), rule, anyway);
-    Foot.say(to, "The date of " + number + " follows.");
+    Foot.say(to, "The date of " + number + " now follows the other article.");
     return back(site, number);
   }
 

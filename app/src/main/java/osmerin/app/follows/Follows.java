@@ -2,6 +2,7 @@ package osmerin.app.follows;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -80,7 +81,7 @@ public class Follows implements RoundReversal, DateFollowers {
     }
     if (other.id() == round.id() || follows.hangsOn(other.id(), round.id())) {
       throw new RefusedException(
-          "%s hangs on %s already, so the two would go round in a circle."
+          "%s already follows %s, so the two would go in a circle."
               .formatted(other.reference(), round.reference()));
     }
     Follow wanted = Follow.of(round.id(), other.id(), read.day());
@@ -149,7 +150,7 @@ public class Follows implements RoundReversal, DateFollowers {
       history.note(
           context,
           Right.EDIT,
-          "The date of %s hangs on nothing any more.".formatted(round.reference()),
+          "The date of %s no longer follows another.".formatted(round.reference()),
           changes);
     }
   }
@@ -215,6 +216,11 @@ public class Follows implements RoundReversal, DateFollowers {
   }
 
   @Override
+  public boolean hangsOn(Round round, Collection<Long> others) {
+    return others.stream().anyMatch(other -> follows.hangsOn(round.id(), other));
+  }
+
+  @Override
   public List<Change> setByHand(Round round) {
     Follow before = follows.of(round.id()).orElse(null);
     if (before == null) {
@@ -266,9 +272,15 @@ public class Follows implements RoundReversal, DateFollowers {
     KeptFollow from = change.from(KeptFollow.class);
     if (from == null) {
       follows.remove(round.id());
-    } else {
-      follows.put(from.of(round.id()));
+      return true;
     }
+    follows.lock(context.siteId());
+    // Since then the other may follow this one, or its round may have been withdrawn.
+    if (follows.hangsOn(from.otherRoundId(), round.id())
+        || !articles.exists(context, from.otherRoundId())) {
+      return false;
+    }
+    follows.put(from.of(round.id()));
     return true;
   }
 }

@@ -59,7 +59,7 @@ public class PeopleEdits implements RoundReversal {
     history.note(
         context,
         Right.EDIT,
-        "%s of %s is %s."
+        "%s of %s: %s."
             .formatted(role.label(), round.reference(), said(names, wanted.after(named))),
         changes);
   }

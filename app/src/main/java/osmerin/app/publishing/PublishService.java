@@ -131,9 +131,8 @@ public class PublishService {
     if (open.isEmpty()) {
       return "";
     }
-    String said =
-        "%s on its checklist %s open"
-            .formatted(Counted.of(open.size(), "thing"), open.size() == 1 ? "is" : "are");
+    String items = Counted.of(open.size(), "item") + " on its checklist ";
+    String said = items + (open.size() == 1 ? "is" : "are") + " open";
     if (!checklists.gates(context.site())) {
       if (!wish.unattended() && !wish.reminded()) {
         throw AskException.setting(
@@ -155,8 +154,8 @@ public class PublishService {
       throw AskException.forReason(
           "%s can't go live yet: %s.".formatted(round.reference(), said), open, "Publish anyway");
     }
-    return " though %s (%s): %s"
-        .formatted(said.replace(" on its", " on the"), String.join("; ", open), reason);
+    String was = items + (open.size() == 1 ? "was" : "were") + " open";
+    return " though %s (%s): %s".formatted(was, String.join("; ", open), reason);
   }
 
   private PublishedAddress addresses(SiteContext context) {

@@ -10,10 +10,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.notices.DailyMail;
 import osmerin.app.notices.NoticeKind;
@@ -36,6 +39,8 @@ import osmerin.core.text.Listed;
  */
 @Service
 public class Reminders {
+  private static final Logger LOG = LoggerFactory.getLogger(Reminders.class);
+
   /** Most days before a step is due. */
   public static final int MOST_DAYS = 30;
 
@@ -51,6 +56,7 @@ public class Reminders {
   private final TeamService team;
   private final Notices notices;
   private final Clock clock;
+  private final TransactionTemplate transactions;
 
   Reminders(
       ReminderMapper reminders,
@@ -58,7 +64,9 @@ public class Reminders {
       SiteService sites,
       TeamService team,
       Notices notices,
-      Clock clock) {
+      Clock clock,
+      TransactionTemplate transactions) {
+    this.transactions = transactions;
     this.reminders = reminders;
     this.articles = articles;
     this.sites = sites;
@@ -67,14 +75,22 @@ public class Reminders {
     this.clock = clock;
   }
 
-  /** Reminds on every site where it is morning and nobody was reminded today. */
-  @Transactional
+  /** Reminds on every site where it is morning and nobody was reminded today, each by itself. */
   public void remind() {
     for (Site site : sites.all()) {
-      boolean morning = clock.instant().atZone(site.zoneId()).getHour() >= HOUR;
-      if (morning && reminders.claim(site.id(), sites.today(site)) == 1) {
-        remind(site);
+      if (clock.instant().atZone(site.zoneId()).getHour() >= HOUR) {
+        try {
+          transactions.executeWithoutResult(status -> remindOnce(site));
+        } catch (RuntimeException e) {
+          LOG.error("the people of site {} could not be reminded", site.id(), e);
+        }
       }
+    }
+  }
+
+  private void remindOnce(Site site) {
+    if (reminders.claim(site.id(), sites.today(site)) == 1) {
+      remind(site);
     }
   }
 
@@ -84,7 +100,7 @@ public class Reminders {
     Map<Long, Integer> days =
         reminders.daysBefore(site.id()).stream()
             .collect(Collectors.toMap(DaysBefore::personId, DaysBefore::days));
-    if (days.size() < 2) {
+    if (team.isAlone(site.id())) {
       return;
     }
     long anybody = days.keySet().iterator().next();

@@ -1,6 +1,7 @@
 package osmerin.app.rounds;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import osmerin.app.history.Change;
 import osmerin.app.site.SiteContext;
@@ -15,6 +16,9 @@ public interface DateFollowers {
 
   /** Which articles that hang on the round would stand worse, in words. */
   List<String> setbacks(SiteContext context, Round round, LocalDate day);
+
+  /** Whether the day of a round hangs on one of others, directly or by one between. */
+  boolean hangsOn(Round round, Collection<Long> others);
 
   /** A day set by hand hangs on nothing any more; what was changed by that. */
   List<Change> setByHand(Round round);

@@ -58,6 +58,11 @@ public class TeamService implements UserDetailsService {
     return team.findById(personId).orElseThrow(() -> new NotFoundException("person", personId));
   }
 
+  /** Whether one person works on the site: then nobody needs to be named, told or asked. */
+  public boolean isAlone(long siteId) {
+    return people(siteId).size() == 1;
+  }
+
   /** The people of a site by name. */
   public List<Person> people(long siteId) {
     return team.ofSite(siteId);

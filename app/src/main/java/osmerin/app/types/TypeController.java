@@ -219,7 +219,7 @@ class TypeController {
       @RequestParam(defaultValue = "") String high,
       RedirectAttributes to) {
     usual.setWords(site, id, low, high);
-    Foot.say(to, "The usual length is set. It holds where neither brief nor evidence says it.");
+    Foot.say(to, "The usual length is set. It applies when neither brief nor evidence gives one.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 

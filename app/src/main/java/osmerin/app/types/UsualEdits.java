@@ -78,11 +78,11 @@ public class UsualEdits {
     types.setWords(id, wanted);
     String before = words(type.words());
     String after = words(wanted);
-    String said = after == null ? "not said to have a usual length" : "usually " + after;
+    String said = after == null ? "has no usual length now" : "is usually " + after;
     history.note(
         context,
         Right.MANAGE,
-        "A %s is %s.".formatted(type.name().toLowerCase(Locale.ROOT), said),
+        "A %s %s.".formatted(type.name().toLowerCase(Locale.ROOT), said),
         Change.of(
             Thing.TYPE,
             id,

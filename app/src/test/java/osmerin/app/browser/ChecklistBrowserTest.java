@@ -30,7 +30,7 @@ class ChecklistBrowserTest extends BrowserTest {
     browser.click("input[name=own][value=PICTURES]");
     browser.type("#by-hand", "Names are right\nNames are right");
     browser.press("Save");
-    browser.waitForText("main", "“Names are right” stands there twice.");
+    browser.waitForText("main", "“Names are right” is listed twice.");
     browser.run("document.querySelector('#by-hand').value = 'Names are right'");
     browser.press("Save");
     browser.waitForText("#foot", "The checklist is saved");
@@ -41,12 +41,12 @@ class ChecklistBrowserTest extends BrowserTest {
     String article = base + "/articles/" + round.reference();
     browser.open(article);
     browser.press("Publish now");
-    browser.waitForText(".warning", "2 things on its checklist are open");
+    browser.waitForText(".warning", "2 items on its checklist are open");
     browser.open(article + "/checklist");
     browser.run("document.querySelector('.checklist-lines .tick').focus()");
     browser.keys(Keys.SPACE);
-    browser.waitForText("#foot", "That is right");
-    browser.waitForText(".checklist", "1 thing open");
+    browser.waitForText("#foot", "Ticked");
+    browser.waitForText(".checklist", "1 item open");
 
     browser.open(article);
     browser.press("Publish now");

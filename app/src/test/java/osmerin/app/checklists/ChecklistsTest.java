@@ -32,6 +32,7 @@ import osmerin.app.types.TypeEdits;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.checklist.Checklist;
+import osmerin.core.checklist.ChecklistItem;
 import osmerin.core.checklist.OwnCheck;
 import osmerin.core.runup.StepRole;
 
@@ -67,6 +68,21 @@ class ChecklistsTest extends ApplicationTest {
     return number;
   }
 
+  private void set(SiteContext context, long type, Set<OwnCheck> own, String byHand) {
+    edits.set(context, type, own, byHand, ChecklistEdits.seen(edits.items(context, type)));
+  }
+
+  @Test
+  void of_two_who_change_it_at_once_the_later_is_told_and_loses_nothing() {
+    String seen = ChecklistEdits.seen(edits.items(site, post));
+    edits.set(site, post, Set.of(), "Names are right", seen);
+    assertThatThrownBy(() -> edits.set(site, post, Set.of(), "Rights", seen))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContainingAll(site.person().name(), "Names are right");
+    set(site, post, Set.of(), "Rights");
+    assertThat(edits.items(site, post)).extracting(ChecklistItem::text).containsExactly("Rights");
+  }
+
   private List<String> open(int number) {
     return checklists.of(site, articles.get(site, number)).open().stream()
         .map(line -> line.item().text())
@@ -84,7 +100,7 @@ class ChecklistsTest extends ApplicationTest {
 
   @Test
   void publishing_asks_for_a_reason_while_something_is_open_and_keeps_it() {
-    edits.set(site, post, Set.of(OwnCheck.PICTURES), "Names are right, writer");
+    set(site, post, Set.of(OwnCheck.PICTURES), "Names are right, writer");
     int number = ready("# Eels\n\nThey travel.");
     assertThat(open(number)).containsExactly(OwnCheck.PICTURES.label(), "Names are right");
 
@@ -99,12 +115,12 @@ class ChecklistsTest extends ApplicationTest {
     publishing.publish(site, number, Wish.byHand(false, " the photographer is ill ", false));
     assertThat(articles.get(site, number).isLive()).isTrue();
     assertThat(history.entries(site, Asked.ALL, 0, 1).get(0).sentence())
-        .contains("went live though 2 things", "no picture", "the photographer is ill");
+        .contains("went live though 2 items", "no picture", "the photographer is ill");
   }
 
   @Test
   void once_all_is_right_it_is_published_without_a_word() {
-    edits.set(site, post, EnumSet.of(OwnCheck.PICTURES, OwnCheck.LINKS), "Names are right");
+    set(site, post, EnumSet.of(OwnCheck.PICTURES, OwnCheck.LINKS), "Names are right");
     int number = ready("# Eels\n\nThey [travel](/far). ![An eel](eel.jpg)");
     checklists.tick(site, number, tickKey(number, "Names are right"), true);
     assertThat(open(number)).isEmpty();
@@ -114,12 +130,12 @@ class ChecklistsTest extends ApplicationTest {
 
   @Test
   void at_its_hour_nobody_is_asked_and_it_stays_set_until_it_is_right() {
-    edits.set(site, post, Set.of(OwnCheck.PICTURES), "");
+    set(site, post, Set.of(OwnCheck.PICTURES), "");
     int number = ready("# Eels\n\nThey travel.");
     Wish wish = Wish.unattended(java.util.Optional.empty(), "");
     assertThatThrownBy(() -> publishing.publish(site, number, wish))
         .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("1 thing on its checklist is open", "no picture");
+        .hasMessageContaining("1 item on its checklist is open", "no picture");
     drafts.save(site, articles.get(site, number), "# Eels\n\n![An eel](eel.jpg)", 1);
     assertThat(publishing.publish(site, number, wish))
         .isInstanceOf(PublishService.Outcome.Live.class);
@@ -129,7 +145,7 @@ class ChecklistsTest extends ApplicationTest {
   void a_site_of_one_is_reminded_until_its_owner_makes_it_hold() {
     SiteContext alone = emptySite();
     long type = types.list(alone.siteId(), Kind.NEW).get(0).id();
-    edits.set(alone, type, Set.of(OwnCheck.PICTURES), "");
+    set(alone, type, Set.of(OwnCheck.PICTURES), "");
     Round round = articles.commission(alone, new Commission("Eels", type, null, Map.of(), null));
     drafts.save(alone, round, "Words.", 0);
     stageMoves.move(alone, 1, Stage.READY, Stage.COMMISSIONED, true);
@@ -150,7 +166,7 @@ class ChecklistsTest extends ApplicationTest {
 
   @Test
   void whoever_is_named_for_the_role_ticks_and_nobody_else_but_editors() {
-    edits.set(site, post, Set.of(OwnCheck.PICTURES), "Names are right, writer\nRights, editor");
+    set(site, post, Set.of(OwnCheck.PICTURES), "Names are right, writer\nRights, editor");
     int number = ready("Words.");
     String names = tickKey(number, "Names are right");
     SiteContext ola = join(site.site(), "Ola Ek", Role.WRITER);
@@ -174,30 +190,29 @@ class ChecklistsTest extends ApplicationTest {
 
   @Test
   void a_checklist_is_changed_taken_back_copied_and_keeps_ticks_of_the_same_words() {
-    edits.set(site, post, Set.of(OwnCheck.LINKS), "Names are right");
+    set(site, post, Set.of(OwnCheck.LINKS), "Names are right");
     int number = ready("Words.");
     checklists.tick(site, number, tickKey(number, "Names are right"), true);
-    edits.set(site, post, Set.of(), "Rights are cleared\nNames are right, editor");
+    set(site, post, Set.of(), "Rights are cleared\nNames are right, editor");
     assertThat(open(number)).containsExactly("Rights are cleared");
     long copy = typeEdits.copy(site, post);
     assertThat(edits.items(site, copy)).isEqualTo(edits.items(site, post));
     undo.undoLatest(site);
     undo.undoLatest(site);
     assertThat(open(number)).containsExactly(OwnCheck.LINKS.label());
-    assertThatThrownBy(() -> edits.set(site, post, Set.of(), "Twice\ntwice!"))
+    assertThatThrownBy(() -> set(site, post, Set.of(), "Twice\ntwice!"))
         .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("stands there twice");
-    assertThatThrownBy(() -> edits.set(site, post, Set.of(), "x".repeat(201)))
+        .hasMessageContaining("is listed twice");
+    assertThatThrownBy(() -> set(site, post, Set.of(), "x".repeat(201)))
         .isInstanceOf(RefusedException.class);
-    assertThatThrownBy(() -> edits.set(wim, post, Set.of(), ""))
-        .isInstanceOf(ForbiddenException.class);
+    assertThatThrownBy(() -> set(wim, post, Set.of(), "")).isInstanceOf(ForbiddenException.class);
     assertThatThrownBy(() -> edits.items(emptySite(), post)).isInstanceOf(NotFoundException.class);
   }
 
   @Test
   void a_role_keeps_its_things_when_it_is_renamed_and_stays_while_it_has_some() {
     roleEdits.add(site, "picture desk");
-    edits.set(site, post, Set.of(), "Rights are cleared, picture desk");
+    set(site, post, Set.of(), "Rights are cleared, picture desk");
     assertThatThrownBy(() -> roleEdits.remove(site, "picture desk"))
         .isInstanceOf(RefusedException.class);
     roleEdits.rename(site, "picture desk", "archive desk");

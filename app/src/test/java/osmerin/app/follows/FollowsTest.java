@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,7 +16,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.ui.ConcurrentModel;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.bulk.BulkEdits;
+import osmerin.app.bulk.BulkEdits.What;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ForbiddenException;
@@ -41,6 +46,8 @@ class FollowsTest extends ApplicationTest {
   @Autowired private DraftService drafts;
   @Autowired private Publishing publishing;
   @Autowired private UndoService undo;
+  @Autowired private History history;
+  @Autowired private BulkEdits bulk;
   private SiteContext site;
   private WorkCalendar calendar;
   private LocalDate day;
@@ -169,6 +176,48 @@ class FollowsTest extends ApplicationTest {
               assertThat(ask.set()).containsKey("allTheSame");
               assertThat(ask.points()).anyMatch(point -> point.contains("“Elvers”"));
             });
+    assertThat(date(1)).isEqualTo(day);
+  }
+
+  @Test
+  void redoing_a_tie_closes_no_circle_and_needs_its_round() {
+    follows.set(site, 2, on("3 days after", 1), false);
+    long tied = history.entries(site, Asked.ALL, 0, 1).get(0).id();
+    undo.undo(site, tied);
+    long undone = history.entries(site, Asked.ALL, 0, 1).get(0).id();
+    publishDates.setPublishDate(site, 2, null, day, true);
+    publishDates.setPublishDate(site, 2, day, null, true);
+    follows.set(site, 1, on("3 days after", 2), true);
+    assertThatThrownBy(() -> undo.undo(site, undone)).isInstanceOf(RefusedException.class);
+    assertThat(tied(2)).isEmpty();
+  }
+
+  @Test
+  void moved_at_once_with_what_it_follows_it_moves_once_in_whatever_order() {
+    follows.set(site, 2, on("3 days after", 1), false);
+    follows.set(site, 3, on("3 days after", 2), false);
+    for (List<Integer> marked : List.of(List.of(1, 2, 3), List.of(3, 2, 1), List.of(2, 3, 1))) {
+      LocalDate before = date(1);
+      BulkEdits.Outcome outcome = bulk.change(site, marked, What.DAYS, "7", true);
+      assertThat(outcome.left()).isEmpty();
+      assertThat(outcome.sentence()).startsWith("3 articles moved");
+      assertThat(date(1)).isEqualTo(before.plusDays(7));
+      assertThat(date(2)).isEqualTo(after(before.plusDays(7), 3));
+      assertThat(date(3)).isEqualTo(after(date(2), 3));
+      assertThat(tied(2)).isNotEmpty();
+      assertThat(tied(3)).isNotEmpty();
+    }
+  }
+
+  @Test
+  void moved_many_at_once_asks_about_what_follows_too() {
+    follows.set(site, 2, on("1 day after", 1), false);
+    articles.planned(site, 1).steps().forEach(step -> edits.tick(site, 1, step.key(), true));
+    int days = (int) ChronoUnit.DAYS.between(day, site.today());
+    assertThatThrownBy(() -> bulk.change(site, List.of(1), What.DAYS, "" + days, false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> assertThat(ask.points()).anyMatch(point -> point.contains("“Elvers”")));
     assertThat(date(1)).isEqualTo(day);
   }
 

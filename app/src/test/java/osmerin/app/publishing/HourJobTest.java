@@ -5,9 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.awaitility.Awaitility.await;
 
 import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -15,20 +18,27 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.checklists.ChecklistEdits;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.Entry;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.history.UndoService;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
+import osmerin.app.people.Naming;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.TestBlogHost.Line;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.checklist.OwnCheck;
+import osmerin.core.runup.StepRole;
 
 /** Publishing at an hour, and what was published elsewhere. */
 class HourJobTest extends ApplicationTest {
@@ -39,6 +49,8 @@ class HourJobTest extends ApplicationTest {
   @Autowired private DraftService drafts;
   @Autowired private History history;
   @Autowired private Publishing publishing;
+  @Autowired private ChecklistEdits checklists;
+  @Autowired private Notices notices;
   @Autowired private UndoService undo;
   @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
@@ -77,6 +89,30 @@ class HourJobTest extends ApplicationTest {
     publishDates.setPublishDate(site, 1, round().publishDate(), null, true);
     assertThatThrownBy(() -> publishing.setHour(site, 1, null, EARLY))
         .hasMessageContaining("no publish date yet");
+  }
+
+  @Test
+  void whileItsChecklistIsOpenItStaysSetAndIsToldOnce() {
+    SiteContext wim = join(site.site(), "Wim Aal", Role.EDITOR);
+    naming.name(site, 1, new Naming(StepRole.EDITOR, 0, null, wim.personId()));
+    long type = round().typeId();
+    String none = ChecklistEdits.seen(List.of());
+    checklists.set(site, type, Set.of(OwnCheck.PICTURES), "", none);
+    publishing.setHour(site, 1, null, EARLY);
+    passWeeks(9, 1);
+    await().until(() -> round().publication().failure() != null);
+    assertThat(round().stage()).isEqualTo(Stage.READY);
+    assertThat(round().publication().failure())
+        .contains("1 item on its checklist is open", "no picture");
+    jdbc.update(
+        "update round set failed_at = failed_at - interval '6 minutes', attempted_at = attempted_at - interval '6 minutes' where id = ?",
+        round().id());
+    Instant aged = round().publication().failedAt();
+    await().until(() -> round().publication().failedAt().isAfter(aged));
+    assertThat(notices.of(wim.personId(), 0, 9))
+        .filteredOn(notice -> notice.kind() == NoticeKind.NOT_PUBLISHED)
+        .hasSize(1);
+    assertThat(BLOG.count() - before).isZero();
   }
 
   @Test

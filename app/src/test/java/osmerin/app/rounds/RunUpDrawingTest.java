@@ -3,7 +3,6 @@ package osmerin.app.rounds;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -12,8 +11,6 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import osmerin.app.runups.StepState;
 import osmerin.app.workdays.SiteCalendars;
-import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
 import osmerin.core.workday.WorkCalendar;
@@ -27,23 +24,7 @@ class RunUpDrawingTest {
   private static final RunUpStep LOOK = RunUpStep.followUp("l", "Look", StepRole.EDITOR, 1, 20);
 
   private static RunUpDrawing draw(@Nullable LocalDate publish, StepState... states) {
-    Article article = new Article(1, "EX", 1, "Eels", 1, null, null, false, null, Map.of());
-    Round round =
-        new Round(
-            1,
-            article,
-            1,
-            true,
-            Kind.NEW,
-            1,
-            "Guide",
-            0,
-            Stage.DRAFTING,
-            publish,
-            null,
-            Instant.EPOCH,
-            List.of(),
-            null);
+    Round round = TestRounds.eels(publish, 0);
     WorkCalendar site = WorkCalendar.MONDAY_TO_FRIDAY;
     SiteCalendars calendars =
         new SiteCalendars(site, Map.of(7L, site.without(Set.of(LocalDate.of(2026, 12, 4)))));

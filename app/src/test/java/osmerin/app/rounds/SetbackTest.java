@@ -2,7 +2,6 @@ package osmerin.app.rounds;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -11,8 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import osmerin.app.runups.StepState;
 import osmerin.app.workdays.SiteCalendars;
-import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
@@ -26,23 +23,7 @@ class SetbackTest {
       new RoundPlanner(new SiteCalendars(WorkCalendar.MONDAY_TO_FRIDAY, Map.of()), MONDAY);
 
   private static PlannedRound planned(@Nullable LocalDate publish, @Nullable LocalDate pin) {
-    Article article = new Article(1, "EX", 1, "Eels", 1, null, null, false, null, Map.of());
-    Round round =
-        new Round(
-            1,
-            article,
-            1,
-            true,
-            Kind.NEW,
-            1,
-            "Guide",
-            2,
-            Stage.DRAFTING,
-            publish,
-            null,
-            Instant.EPOCH,
-            List.of(),
-            null);
+    Round round = TestRounds.eels(publish, 2);
     return PLANNER.planStates(round, List.of(StepState.open(DRAFT).with(null, pin)));
   }
 

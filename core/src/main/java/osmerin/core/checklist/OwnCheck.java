@@ -19,7 +19,7 @@ public enum OwnCheck {
   DESCRIPTION("There is a description", OwnCheck::description),
   HEADINGS("The headings are in order", OwnCheck::headings),
   PICTURES("There is a picture, and each has alternative text", OwnCheck::pictures),
-  LINKS("It links to the site's own pages, and no link is broken off", OwnCheck::links),
+  LINKS("It links to other pages of the site, and no link is broken", OwnCheck::links),
   LENGTH("Its length is near the target", OwnCheck::length);
 
   private static final int SHORTEST_DESCRIPTION = 70;
@@ -97,11 +97,11 @@ public enum OwnCheck {
     Optional<Link> broken = links.stream().filter(link -> !isSound(link.address())).findFirst();
     if (broken.isPresent()) {
       return new Found(
-          false, "broken off: “%s”, line %s".formatted(broken.get().text(), broken.get().line()));
+          false, "broken: “%s”, line %s".formatted(broken.get().text(), broken.get().line()));
     }
     long inside = links.stream().filter(link -> at.isInside(link.address())).count();
     return new Found(
-        inside > 0, Counted.of(links.size(), "link") + ", " + inside + " to the site's own pages");
+        inside > 0, Counted.of(links.size(), "link") + ", " + inside + " to pages of the site");
   }
 
   private static boolean isSound(String address) {

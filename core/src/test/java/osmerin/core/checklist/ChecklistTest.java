@@ -110,7 +110,7 @@ class ChecklistTest {
       })
   void other_links_are_none_of_its_own(String address) {
     assertThat(look(OwnCheck.LINKS, links(address)).met()).isFalse();
-    assertThat(look(OwnCheck.LINKS, links(address)).said()).contains("0 to the site's own");
+    assertThat(look(OwnCheck.LINKS, links(address)).said()).contains("0 to pages of the site");
   }
 
   @ParameterizedTest
@@ -118,7 +118,7 @@ class ChecklistTest {
   void a_link_that_leads_nowhere_is_named(String address) {
     OwnCheck.Found found = look(OwnCheck.LINKS, links("/eels", address));
     assertThat(found.met()).isFalse();
-    assertThat(found.said()).isEqualTo("broken off: “there”, line 3");
+    assertThat(found.said()).isEqualTo("broken: “there”, line 3");
   }
 
   @Test
