@@ -252,11 +252,6 @@ public class ArticleService {
         context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), limit);
   }
 
-  /** Whether the site has a round with this id. */
-  public boolean exists(SiteContext context, long roundId) {
-    return articles.byId(context.siteId(), roundId).isPresent();
-  }
-
   /** A round of the site by its id. */
   public Round byId(SiteContext context, long roundId) {
     return articles

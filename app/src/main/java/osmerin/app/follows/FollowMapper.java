@@ -18,5 +18,8 @@ interface FollowMapper {
   /** Whether the first round hangs on the second, directly or by others. */
   boolean hangsOn(@Param("roundId") long roundId, @Param("otherId") long otherId);
 
+  /** Whether a round has not been withdrawn. */
+  boolean isThere(@Param("roundId") long roundId);
+
   void lock(@Param("siteId") long siteId);
 }

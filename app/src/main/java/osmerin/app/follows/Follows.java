@@ -276,8 +276,7 @@ public class Follows implements RoundReversal, DateFollowers {
     }
     follows.lock(context.siteId());
     // Since then the other may follow this one, or its round may have been withdrawn.
-    if (follows.hangsOn(from.otherRoundId(), round.id())
-        || !articles.exists(context, from.otherRoundId())) {
+    if (follows.hangsOn(from.otherRoundId(), round.id()) || !follows.isThere(from.otherRoundId())) {
       return false;
     }
     follows.put(from.of(round.id()));
