@@ -4,7 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.ArticleSearch;
 import osmerin.app.groups.GroupService;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.Paging;
@@ -17,11 +17,11 @@ import osmerin.app.site.SiteContext;
 class ArchiveController {
   private static final int PAGE = 50;
 
-  private final ArticleService articles;
+  private final ArticleSearch articles;
   private final PitchService pitches;
   private final GroupService groups;
 
-  ArchiveController(ArticleService articles, PitchService pitches, GroupService groups) {
+  ArchiveController(ArticleSearch articles, PitchService pitches, GroupService groups) {
     this.articles = articles;
     this.pitches = pitches;
     this.groups = groups;
@@ -39,19 +39,21 @@ class ArchiveController {
   String archive(
       SiteContext site,
       @RequestParam(defaultValue = "ARTICLES") Kind kind,
+      @RequestParam(defaultValue = "") String q,
       @RequestParam(defaultValue = "1") int page,
       Model model) {
     long[] counts = {
-      articles.countArchived(site), pitches.countArchived(site), groups.countArchived(site)
+      articles.countArchived(site, q), pitches.countArchived(site, q), groups.countArchived(site, q)
     };
     Paging paging = new Paging(page, PAGE, counts[kind.ordinal()]);
     model.addAttribute(
         "rows",
         switch (kind) {
-          case ARTICLES -> articles.archived(site, paging.offset(), PAGE);
-          case PITCHES -> pitches.archived(site, paging.offset(), PAGE);
-          case GROUPS -> groups.archived(site, paging.offset(), PAGE);
+          case ARTICLES -> articles.archived(site, q, paging.offset(), PAGE);
+          case PITCHES -> pitches.archived(site, q, paging.offset(), PAGE);
+          case GROUPS -> groups.archived(site, q, paging.offset(), PAGE);
         });
+    model.addAttribute("q", q);
     model.addAttribute("kind", kind);
     model.addAttribute("kinds", Kind.values());
     model.addAttribute("counts", counts);

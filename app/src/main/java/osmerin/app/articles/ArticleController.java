@@ -42,6 +42,7 @@ import osmerin.app.views.Ledger;
 import osmerin.app.views.View;
 import osmerin.app.views.Views;
 import osmerin.core.article.Kind;
+import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
 
@@ -123,8 +124,7 @@ class ArticleController {
     model.addAttribute("path", "/" + site.site().slug() + "/articles");
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("names", team.names(site.siteId()));
-    model.addAttribute("stages", Stage.values());
-    model.addAttribute("inWork", Stage.IN_WORK);
+    model.addAttribute("phases", Phase.values());
     List<ArticleType> newTypes = types.list(site.siteId(), Kind.NEW);
     List<ArticleType> depths = types.list(site.siteId(), Kind.REFRESH);
     model.addAttribute("newTypes", newTypes);
@@ -167,7 +167,6 @@ class ArticleController {
     model.addAttribute("roles", page.roles());
     model.addAttribute("depths", types.list(site.siteId(), Kind.REFRESH));
     model.addAttribute("types", types.list(site.siteId(), page.round().kind()));
-    model.addAttribute("inWork", Stage.IN_WORK);
     model.addAttribute(
         "history",
         history.entries(
@@ -200,12 +199,12 @@ class ArticleController {
   String move(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      @RequestParam("to") Stage wanted,
-      @RequestParam Stage seen,
+      @RequestParam("to") long wanted,
+      @RequestParam long seen,
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
     Stage now = stageMoves.move(site, number.number(), wanted, seen, anyway);
-    Foot.say(to, number + " moved from " + seen.label() + " to " + now.label() + ".");
+    Foot.say(to, number + " is at " + now.label() + " now.");
     return back(site, number);
   }
 

@@ -3,6 +3,7 @@ package osmerin.app.articles;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -114,9 +115,18 @@ public class ArticleEdits {
 
   /** Ticks a step off that something else completes; without an entry, none when it is not open. */
   public List<Change> complete(SiteContext context, Round round, Completion by) {
+    return complete(context, round, step -> step.completedBy() == by);
+  }
+
+  /** Ticks a step off with something else; without an entry, none when it is not open. */
+  public List<Change> complete(SiteContext context, Round round, String key) {
+    return complete(context, round, step -> step.key().equals(key));
+  }
+
+  private List<Change> complete(SiteContext context, Round round, Predicate<StepRow> which) {
     PlannedRound planned = looking.planned(context, List.of(round)).get(0);
     return planned.steps().stream()
-        .filter(s -> s.completedBy() == by && s.doneOn() == null)
+        .filter(s -> which.test(s) && s.doneOn() == null)
         .map(row -> done(context, planned, row))
         .toList();
   }

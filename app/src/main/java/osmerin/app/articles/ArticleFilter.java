@@ -9,13 +9,14 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.core.article.Kind;
+import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
-import osmerin.core.article.Stage;
 
 /**
  * What of the articles ledger is shown, as it stands in the address. Nonsense in the address counts
  * as nothing asked.
  *
+ * @param stage id of a stage, a phase for all its stages, or what is on hold
  * @param type id of an article type, or "NEW" or "REFRESH" for all of a kind
  * @param month "2026-12", "none" for articles in work without a date, or a {@link Span} that moves
  *     with the day
@@ -80,7 +81,8 @@ public record ArticleFilter(
 
   public boolean isAnything() {
     return text() != null
-        || stageAsked() != null
+        || stageId() != null
+        || phaseAsked() != null
         || isOnHold()
         || person != null
         || kindAsked() != null
@@ -113,9 +115,15 @@ public record ArticleFilter(
     return ReferenceNumber.read(typed).map(ReferenceNumber::number).orElse(null);
   }
 
-  public @Nullable Stage stageAsked() {
-    return Arrays.stream(Stage.values())
-        .filter(s -> s.name().equals(stage))
+  /** The stage that is asked for; null for none. */
+  public @Nullable Long stageId() {
+    return stage != null && stage.matches("\\d{1,18}") ? Long.valueOf(stage) : null;
+  }
+
+  /** All stages of a phase; null when a stage is asked for, or none. */
+  public @Nullable Phase phaseAsked() {
+    return Arrays.stream(Phase.values())
+        .filter(phase -> phase.name().equals(stage))
         .findFirst()
         .orElse(null);
   }
@@ -170,11 +178,6 @@ public record ArticleFilter(
         .filter(s -> s.name().equalsIgnoreCase(name))
         .findFirst()
         .orElse(Sort.NUMBER);
-  }
-
-  /** The names of the stages in the order an article goes through them. */
-  public List<String> stageOrder() {
-    return Arrays.stream(Stage.values()).map(Stage::name).toList();
   }
 
   /** The newest number first unless asked otherwise. */

@@ -24,6 +24,7 @@ interface ArticleMapper {
       @Param("siteId") long siteId,
       @Param("id") long id,
       @Param("away") boolean away,
+      @Param("stage") Stage stage,
       @Param("zone") String zone);
 
   /** Rounds that articles got after they were brought in. */
@@ -41,6 +42,7 @@ interface ArticleMapper {
       @Param("ordinal") int ordinal,
       @Param("kind") Kind kind,
       @Param("typeId") long typeId,
+      @Param("stage") Stage stage,
       @Param("publishDate") @Nullable LocalDate publishDate);
 
   /** Removes a round with its moves; the one of the ordinal becomes current. */
@@ -87,6 +89,10 @@ interface ArticleMapper {
   List<Round> live(
       @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
 
+  List<Round> atStage(@Param("siteId") long siteId, @Param("stage") Stage stage);
+
+  List<StageMoves.AtStage> countByStage(@Param("siteId") long siteId);
+
   List<Long> ledger(
       @Param("siteId") long siteId,
       @Param("filter") ArticleFilter filter,
@@ -120,14 +126,21 @@ interface ArticleMapper {
   int archive(@Param("articleId") long articleId, @Param("away") boolean away);
 
   List<Round> archived(
-      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+      @Param("siteId") long siteId,
+      @Param("pattern") String pattern,
+      @Param("number") @Nullable Integer number,
+      @Param("offset") int offset,
+      @Param("limit") int limit);
 
-  long countArchived(@Param("siteId") long siteId);
+  long countArchived(
+      @Param("siteId") long siteId,
+      @Param("pattern") String pattern,
+      @Param("number") @Nullable Integer number);
 
   List<Round> byNumbers(
       @Param("siteId") long siteId, @Param("numbers") Collection<Integer> numbers);
 
-  List<FoundArticle> findByWords(
+  List<ArticleSearch.Found> findByWords(
       @Param("siteId") long siteId,
       @Param("pattern") String pattern,
       @Param("number") @Nullable Integer number,

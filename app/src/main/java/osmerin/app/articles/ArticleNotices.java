@@ -10,7 +10,6 @@ import osmerin.app.notices.Notices;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
 
 /** Whom a change of an article concerns, and what they are told. */
@@ -52,24 +51,6 @@ public class ArticleNotices {
     String text =
         "%s “%s”: “%s” can start now.".formatted(round.reference(), round.title(), step.name());
     notices.tell(context, round.holders(step), NoticeKind.STEP_TURN, text, path(context, round));
-  }
-
-  /** Whoever has to do something at a stage is told that the article has come there. */
-  void handedOver(SiteContext context, Round round, Stage to) {
-    StepRole next =
-        switch (to) {
-          case COMMISSIONED, READY -> StepRole.STRATEGIST;
-          case BRIEFED, DRAFTING -> StepRole.WRITER;
-          case EDITING -> StepRole.EDITOR;
-          case LIVE, RETIRED -> null;
-        };
-    if (next != null) {
-      String text =
-          "%s “%s” is at %s and waits for you."
-              .formatted(round.reference(), round.title(), to.label());
-      List<Long> whom = round.article().people(next);
-      notices.tell(context, whom, NoticeKind.HANDED_OVER, text, path(context, round));
-    }
   }
 
   static String path(SiteContext context, Round round) {

@@ -10,6 +10,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepState;
 import osmerin.app.runups.StepStates;
 import osmerin.app.runups.Steps;
@@ -22,6 +23,7 @@ class ArticleReversal implements Reversal {
   private final ArticleMapper articles;
   private final Steps steps;
   private final ArticleTypeService types;
+  private final StageList stages;
   private final ArticleService looking;
   private final List<RoundReversal> others;
 
@@ -29,10 +31,12 @@ class ArticleReversal implements Reversal {
       ArticleMapper articles,
       Steps steps,
       ArticleTypeService types,
+      StageList stages,
       ArticleService looking,
       List<RoundReversal> others) {
     this.steps = steps;
     this.types = types;
+    this.stages = stages;
     this.articles = articles;
     this.looking = looking;
     this.others = others;
@@ -84,8 +88,15 @@ class ArticleReversal implements Reversal {
   }
 
   private boolean putStage(SiteContext context, Round round, Change change) {
-    Stage now = Stage.valueOf(change.to());
-    Stage back = Stage.valueOf(change.from());
+    Stage now = stages.get(context.siteId(), Long.parseLong(change.to()));
+    Stage back =
+        stages
+            .of(context.siteId())
+            .find(Long.parseLong(change.from()))
+            .orElseThrow(
+                () ->
+                    new RefusedException(
+                        "The site has no stage “%s” any more.".formatted(change.before())));
     if (articles.setStage(round.id(), now, back) == 0) {
       return false;
     }

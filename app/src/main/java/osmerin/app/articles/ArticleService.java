@@ -25,12 +25,14 @@ import osmerin.app.rounds.Round;
 import osmerin.app.rounds.RoundPlanner;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
 import osmerin.core.runup.BackPlan;
 import osmerin.core.runup.StepDifference;
 import osmerin.core.runup.StepRole;
@@ -42,6 +44,7 @@ public class ArticleService {
   private final OpenRounds open;
   private final Steps steps;
   private final ArticleTypeService types;
+  private final StageList stages;
   private final Planning planning;
   private final History history;
   private final ArticleNotices notices;
@@ -51,6 +54,7 @@ public class ArticleService {
       OpenRounds open,
       Steps steps,
       ArticleTypeService types,
+      StageList stages,
       Planning planning,
       History history,
       ArticleNotices notices) {
@@ -58,12 +62,13 @@ public class ArticleService {
     this.open = open;
     this.steps = steps;
     this.types = types;
+    this.stages = stages;
     this.planning = planning;
     this.history = history;
     this.notices = notices;
   }
 
-  /** Commissions an article: it gets the next number and stands at Commissioned. */
+  /** Commissions an article: it gets the next number and stands at the first stage. */
   @Transactional
   public Round commission(SiteContext context, Commission commission) {
     return commission(context, commission, List.of());
@@ -171,11 +176,12 @@ public class ArticleService {
       int ordinal,
       ArticleType type,
       @Nullable LocalDate publishDate) {
+    Stage first = stages.of(context.siteId()).at(StageAct.COMMISSIONING);
     long round =
         articles.insertRound(
-            article, context.siteId(), ordinal, type.kind(), type.id(), publishDate);
+            article, context.siteId(), ordinal, type.kind(), type.id(), first, publishDate);
     steps.begin(round, type.id());
-    articles.insertMove(round, null, Stage.COMMISSIONED, context.personId());
+    articles.insertMove(round, null, first, context.personId());
   }
 
   /** The current round. */
@@ -246,12 +252,6 @@ public class ArticleService {
     return new LedgerPage(ids.stream().map(rounds::get).toList(), total, filter);
   }
 
-  /** Articles by name or number, the best first. */
-  public List<FoundArticle> find(SiteContext context, String words, int limit) {
-    return articles.findByWords(
-        context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), limit);
-  }
-
   /** A round of the site by its id. */
   public Round byId(SiteContext context, long roundId) {
     return articles
@@ -262,15 +262,6 @@ public class ArticleService {
   /** Current rounds of the articles with these numbers, by number. */
   public List<Round> byNumbers(SiteContext context, Collection<Integer> numbers) {
     return numbers.isEmpty() ? List.of() : articles.byNumbers(context.siteId(), numbers);
-  }
-
-  /** Archived articles, the latest first. */
-  public List<Round> archived(SiteContext context, int offset, int limit) {
-    return articles.archived(context.siteId(), offset, limit);
-  }
-
-  public long countArchived(SiteContext context) {
-    return articles.countArchived(context.siteId());
   }
 
   /** Rounds in work, and articles that are live. */

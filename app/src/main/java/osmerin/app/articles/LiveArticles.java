@@ -15,10 +15,12 @@ import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StageList;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
 import osmerin.core.text.Counted;
 
 /** Articles that were live before Osmerin knew of them, thousands at once. */
@@ -26,10 +28,17 @@ import osmerin.core.text.Counted;
 public class LiveArticles implements Reversal {
   private final ArticleMapper articles;
   private final ArticleTypeService types;
+  private final StageList stages;
   private final CopyIn copy;
   private final History history;
 
-  LiveArticles(ArticleMapper articles, ArticleTypeService types, CopyIn copy, History history) {
+  LiveArticles(
+      ArticleMapper articles,
+      ArticleTypeService types,
+      StageList stages,
+      CopyIn copy,
+      History history) {
+    this.stages = stages;
     this.articles = articles;
     this.types = types;
     this.copy = copy;
@@ -87,6 +96,7 @@ public class LiveArticles implements Reversal {
 
   private void store(SiteContext context, List<Made> made) {
     ArticleType type = types.list(context.siteId(), Kind.NEW).get(0);
+    Stage live = stages.of(context.siteId()).at(StageAct.PUBLISHING);
     copy.rows(
         "article (id, site_id, number, title, live_address)",
         made,
@@ -98,7 +108,7 @@ public class LiveArticles implements Reversal {
                 Commission.title(m.page().title()),
                 m.page().address()));
     copy.rows(
-        "round (id, article_id, ordinal, kind, type_id, type_version, cushion, stage,"
+        "round (id, article_id, ordinal, kind, type_id, type_version, cushion, stage_id,"
             + " publish_date, live_on, live_at)",
         made,
         m ->
@@ -110,14 +120,14 @@ public class LiveArticles implements Reversal {
                 type.id(),
                 type.version(),
                 type.cushion(),
-                Stage.LIVE,
+                live.id(),
                 m.page().liveOn(),
                 m.page().liveOn(),
                 m.page().liveOn().atTime(12, 0).atZone(context.site().zoneId()).toInstant()));
     copy.rows(
-        "stage_move (round_id, to_stage, person_id)",
+        "stage_move (round_id, to_id, person_id)",
         made,
-        m -> fields(m.round(), Stage.LIVE, context.personId()));
+        m -> fields(m.round(), live.id(), context.personId()));
   }
 
   @Override
@@ -133,7 +143,9 @@ public class LiveArticles implements Reversal {
       throw new RefusedException(
           "Some of them were refreshed since, so they cannot all go. Archive those that should.");
     }
-    if (articles.archiveBroughtIn(context.siteId(), bringing, away, context.site().zone()) == 0) {
+    Stage stage = stages.of(context.siteId()).at(away ? StageAct.RETIRING : StageAct.PUBLISHING);
+    if (articles.archiveBroughtIn(context.siteId(), bringing, away, stage, context.site().zone())
+        == 0) {
       throw new RefusedException(
           away ? "They are in the archive already." : "They are not in the archive any more.");
     }

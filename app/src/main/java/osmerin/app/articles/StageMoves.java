@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -12,13 +13,16 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.OnEntering;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
+import osmerin.app.runups.StageList;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
+import osmerin.core.article.Stages;
 import osmerin.core.runup.Completion;
 import osmerin.core.text.Counted;
 
@@ -32,7 +36,8 @@ public class StageMoves {
   private final ArticleEdits edits;
   private final PublishDates dates;
   private final History history;
-  private final ArticleNotices notices;
+  private final StageList stages;
+  private final List<OnEntering> entering;
 
   StageMoves(
       ArticleMapper articles,
@@ -40,29 +45,33 @@ public class StageMoves {
       ArticleEdits edits,
       PublishDates dates,
       History history,
-      ArticleNotices notices) {
+      StageList stages,
+      List<OnEntering> entering) {
+    this.entering = entering;
+    this.stages = stages;
     this.edits = edits;
     this.dates = dates;
     this.articles = articles;
     this.looking = looking;
     this.history = history;
-    this.notices = notices;
   }
 
   /**
    * Moves an article to another stage of the work. Going live is publishing, not a move; only
-   * editors say that something is Ready, or undo that.
+   * editors say that an article is set, or undo that.
    *
-   * @param seen the stage the person saw
+   * @param stage id of the stage
+   * @param seen id of the stage the person saw
    * @param anyway move it though steps are to be done that the stage takes for done
    * @throws AskException when there are such steps and it is not to be moved anyway
    */
   @Transactional
-  public Stage move(SiteContext context, int number, Stage to, Stage seen, boolean anyway) {
+  public Stage move(SiteContext context, int number, long stage, long seen, boolean anyway) {
     Round round = looking.get(context, number);
     WorkRights.requireWork(context, round);
-    if (round.stage() != seen) {
-      Map<String, String> now = Map.of("seen", round.stage().name());
+    Stage to = stages.get(context.siteId(), stage);
+    if (round.stage().id() != seen) {
+      Map<String, String> now = Map.of("seen", String.valueOf(round.stage().id()));
       throw new ConflictException(
           round.reference(),
           STAGE,
@@ -71,26 +80,26 @@ public class StageMoves {
           history.lastBy(context, Thing.ARTICLE, number, STAGE),
           now);
     }
-    if (!anyway && to != seen) {
+    if (!anyway && stage != seen) {
       askOfOpenSteps(context, to, List.of(round));
     }
     List<Change> changes = stage(context, round, to);
     history.note(
         context,
         Right.WORK,
-        "%s moved from %s to %s.".formatted(round.reference(), seen.label(), to.label()),
+        "%s moved from %s to %s.".formatted(round.reference(), round.stage().label(), to.label()),
         changes);
     return to;
   }
 
   /** A stage in which nothing is left to do asks for the steps that are; once for all articles. */
   public void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
-    if (to.phase() != Phase.SET) {
+    if (!to.isSet()) {
       return;
     }
     List<PlannedRound> open =
         looking.planned(context, rounds).stream()
-            .filter(planned -> planned.round().stage() != to && planned.plan().isOpen())
+            .filter(planned -> !planned.round().stage().is(to) && planned.plan().isOpen())
             .toList();
     if (open.size() == 1) {
       Round one = open.get(0).round();
@@ -111,58 +120,105 @@ public class StageMoves {
     }
   }
 
-  /** Moves an article on to a stage it is still before; without an entry of its own. */
-  public List<Change> reach(SiteContext context, Round round, Stage to) {
-    return round.stage().compareTo(to) < 0 ? stage(context, round, to) : List.of();
+  /** Moves an article on to where an act leads, if it is before that; without an entry. */
+  public List<Change> reach(SiteContext context, Round round, StageAct act) {
+    Stage to = stages.of(context.siteId()).at(act);
+    return round.stage().isBefore(to) ? stage(context, round, to) : List.of();
   }
 
   /** Without an entry of its own; none when nothing changes. */
   public List<Change> stage(SiteContext context, Round round, Stage to) {
-    if (!Stage.IN_WORK.contains(to) || !Stage.IN_WORK.contains(round.stage())) {
+    Stages all = stages.of(context.siteId());
+    if (all.beside(round.stage()).stream().noneMatch(to::is)) {
       throw new RefusedException(
           "%s is %s. Publishing takes an article live, and only a refresh takes it on from there."
               .formatted(round.reference(), round.stage().label()));
     }
-    if (to == Stage.READY || round.stage() == Stage.READY) {
+    if (to.isSet() || round.stage().isSet()) {
       context.require(Right.EDIT);
     }
-    if (to == round.stage()) {
+    if (to.is(round.stage())) {
       return List.of();
     }
+    put(context, round, to);
+    List<Change> changes = new ArrayList<>(List.of(moved(round, to)));
+    // Who moves an article on to where a handed in draft comes, or past that, hands it in.
+    if (all.isPassed(StageAct.HAND_IN, round.stage(), to)) {
+      changes.addAll(edits.complete(context, round, Completion.DRAFT_HANDED_IN));
+    }
+    entering.forEach(then -> changes.addAll(then.entered(context, round, to)));
+    return changes;
+  }
+
+  /** Articles whose current round is at the stage, archived ones among them. */
+  public List<Round> at(SiteContext context, Stage stage) {
+    return articles.atStage(context.siteId(), stage);
+  }
+
+  /** By the id of a stage how many articles are at it; none is missing there. */
+  public Map<Long, Long> countByStage(SiteContext context) {
+    return articles.countByStage(context.siteId()).stream()
+        .collect(Collectors.toMap(AtStage::stageId, AtStage::articles));
+  }
+
+  /** How many articles are at a stage. */
+  record AtStage(long stageId, long articles) {}
+
+  /**
+   * Puts articles at another stage because theirs is to go: nobody worked on them, so nothing else
+   * happens. Without an entry of its own.
+   */
+  public List<Change> carry(SiteContext context, List<Round> rounds, Stage to) {
+    return rounds.stream()
+        .map(
+            round -> {
+              put(context, round, to);
+              return moved(round, to);
+            })
+        .toList();
+  }
+
+  private void put(SiteContext context, Round round, Stage to) {
     if (articles.setStage(round.id(), round.stage(), to) == 0) {
       throw new RefusedException("Somebody just moved " + round.reference() + ".");
     }
     articles.insertMove(round.id(), round.stage(), to, context.personId());
-    notices.handedOver(context, round, to);
-    List<Change> changes = new ArrayList<>();
-    changes.add(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            STAGE,
-            round.stage().label(),
-            to.label(),
-            round.stage(),
-            to));
-    if (isHandedIn(round.stage(), to)) {
-      changes.addAll(edits.complete(context, round, Completion.DRAFT_HANDED_IN));
-    }
-    return changes;
   }
 
-  /** Who moves an article on to editing, or past it, hands its draft in. */
-  private static boolean isHandedIn(Stage from, Stage to) {
-    return from.compareTo(Stage.EDITING) < 0 && to.compareTo(Stage.EDITING) >= 0;
+  private static Change moved(Round round, Stage to) {
+    return Change.of(
+        Thing.ARTICLE,
+        round.article().number(),
+        STAGE,
+        round.stage().label(),
+        to.label(),
+        round.stage().id(),
+        to.id());
+  }
+
+  /** The stages from which articles are published, in words: "Ready or Booked". */
+  public String whereSet(SiteContext context) {
+    return stages.of(context.siteId()).list().stream()
+        .filter(Stage::isSet)
+        .map(Stage::label)
+        .collect(Collectors.joining(" or "));
+  }
+
+  /** Where publishing leads on this site. */
+  public Stage live(SiteContext context) {
+    return stages.of(context.siteId()).at(StageAct.PUBLISHING);
   }
 
   /** Writes down that a round went live, which nobody takes back; without an entry of its own. */
   public List<Change> wentLive(SiteContext context, Round round, LocalDate day) {
-    articles.insertMove(round.id(), Stage.READY, Stage.LIVE, context.personId());
+    Stage live = live(context);
+    articles.insertMove(round.id(), round.stage(), live, context.personId());
     int number = round.article().number();
     List<Change> changes = new ArrayList<>();
-    changes.add(
-        Change.lasting(Thing.ARTICLE, number, STAGE, Stage.READY.label(), Stage.LIVE.label()));
-    edits.complete(context, round, Completion.PUBLISHED).stream()
+    changes.add(Change.lasting(Thing.ARTICLE, number, STAGE, round.stage().label(), live.label()));
+    List<Change> besides = new ArrayList<>(edits.complete(context, round, Completion.PUBLISHED));
+    entering.forEach(then -> besides.addAll(then.entered(context, round, live)));
+    besides.stream()
         .map(c -> Change.lasting(c.thing(), number, c.field(), c.before(), c.after()))
         .forEach(changes::add);
     changes.addAll(dates.moved(context, round, day));

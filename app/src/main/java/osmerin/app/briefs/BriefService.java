@@ -24,7 +24,7 @@ import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.Completion;
@@ -171,7 +171,7 @@ public class BriefService implements RoundReversal {
             before,
             briefs.signedOff(round.id()).orElseThrow()));
     changes.addAll(edits.complete(context, round, Completion.BRIEF_SIGNED_OFF));
-    changes.addAll(stageMoves.reach(context, round, Stage.BRIEFED));
+    changes.addAll(stageMoves.reach(context, round, StageAct.SIGN_OFF));
     history.note(
         context,
         Right.EDIT,
@@ -179,7 +179,7 @@ public class BriefService implements RoundReversal {
         changes);
   }
 
-  /** Rounds at Commissioned whose brief was written and waits for being signed off. */
+  /** Which of the rounds have a brief that was written and is not signed off as it is. */
   public Set<Long> waitingForSignOff(Collection<Long> rounds) {
     return rounds.isEmpty() ? Set.of() : new HashSet<>(briefs.unsigned(rounds));
   }

@@ -23,6 +23,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StageList;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
@@ -64,6 +65,7 @@ public class BulkEdits {
   private final StageMoves stageMoves;
   private final PublishDates publishDates;
   private final ArticleTypeService types;
+  private final StageList stages;
   private final TeamService team;
   private final History history;
 
@@ -74,6 +76,7 @@ public class BulkEdits {
       StageMoves stageMoves,
       PublishDates publishDates,
       ArticleTypeService types,
+      StageList stages,
       TeamService team,
       History history) {
     this.looking = looking;
@@ -82,6 +85,7 @@ public class BulkEdits {
     this.stageMoves = stageMoves;
     this.publishDates = publishDates;
     this.types = types;
+    this.stages = stages;
     this.team = team;
     this.history = history;
   }
@@ -119,7 +123,8 @@ public class BulkEdits {
     List<Round> marked = looking.byNumbers(context, numbers);
     List<Round> rounds = what == What.DAYS ? publishDates.leading(marked) : marked;
     if (what == What.STAGE && !anyway) {
-      stageMoves.askOfOpenSteps(context, stage(value == null ? "" : value.strip()), rounds);
+      stageMoves.askOfOpenSteps(
+          context, stage(context, value == null ? "" : value.strip()), rounds);
     }
     if (what == What.DAYS && !anyway) {
       publishDates.askOfSetbacks(context, rounds, number(value == null ? "" : value.strip()));
@@ -145,7 +150,7 @@ public class BulkEdits {
   private Edit edit(SiteContext context, What what, String value) {
     return switch (what) {
       case STAGE -> {
-        Stage to = stage(value);
+        Stage to = stage(context, value);
         yield round -> stageMoves.stage(context, round, to);
       }
       case STRATEGIST, EDITOR, WRITER -> {
@@ -190,9 +195,9 @@ public class BulkEdits {
     return edits.type(context, round, type);
   }
 
-  private static Stage stage(String value) {
-    return Stage.IN_WORK.stream()
-        .filter(s -> s.name().equals(value))
+  private Stage stage(SiteContext context, String value) {
+    return stages.of(context.siteId()).inWork().stream()
+        .filter(s -> String.valueOf(s.id()).equals(value))
         .findFirst()
         .orElseThrow(() -> new RefusedException("Choose the stage to move to."));
   }
@@ -207,7 +212,7 @@ public class BulkEdits {
 
   private String words(SiteContext context, What what, @Nullable String value) {
     return switch (what) {
-      case STAGE -> "moved to " + stage(Optional.ofNullable(value).orElse("")).label();
+      case STAGE -> "moved to " + stage(context, Optional.ofNullable(value).orElse("")).label();
       case STRATEGIST, EDITOR, WRITER -> "got another " + what.name().toLowerCase(Locale.ROOT);
       case DAYS -> "moved by " + Counted.of(number(String.valueOf(value).strip()), "day");
       case TYPE -> "got another type";

@@ -17,7 +17,10 @@ import osmerin.app.drafts.DraftService;
 import osmerin.app.publishing.PublishService;
 import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StageList;
 import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
+import osmerin.core.article.Stages;
 import osmerin.core.runup.StepRole;
 
 /** What people do to one article, from its commission until it is live. */
@@ -31,6 +34,7 @@ class DemoArticles {
   private final ArticleService articles;
   private final ArticleEdits edits;
   private final StageMoves stageMoves;
+  private final StageList stages;
   private final DraftService drafts;
   private final PublishService publishing;
   private final DemoMapper ageing;
@@ -39,12 +43,14 @@ class DemoArticles {
       ArticleService articles,
       ArticleEdits edits,
       StageMoves stageMoves,
+      StageList stages,
       DraftService drafts,
       PublishService publishing,
       DemoMapper ageing) {
     this.articles = articles;
     this.edits = edits;
     this.stageMoves = stageMoves;
+    this.stages = stages;
     this.drafts = drafts;
     this.publishing = publishing;
     this.ageing = ageing;
@@ -74,9 +80,14 @@ class DemoArticles {
             day));
   }
 
-  void stage(DemoSite in, Round round, String editor, Stage to) {
-    for (Stage at = Stage.COMMISSIONED; at != to; at = at.next().orElseThrow()) {
-      stageMoves.move(in.as(editor), round.article().number(), at.next().orElseThrow(), at, true);
+  /** Moves it on, stage by stage, to the one of that name. */
+  void stage(DemoSite in, Round round, String editor, String to) {
+    Stages all = stages.of(in.site().id());
+    Stage at = all.at(StageAct.COMMISSIONING);
+    while (!at.label().equals(to)) {
+      Stage next = all.next(at).orElseThrow();
+      stageMoves.move(in.as(editor), round.article().number(), next.id(), at.id(), true);
+      at = next;
     }
   }
 

@@ -44,6 +44,7 @@ class Marlpit {
   private final MarlpitLive live;
   private final MarlpitWork work;
   private final DemoRecipes recipes;
+  private final DemoStages stages;
   private final PitchService pitches;
   private final MonthService months;
   private final KeptMonths kept;
@@ -56,6 +57,7 @@ class Marlpit {
       MarlpitLive live,
       MarlpitWork work,
       DemoRecipes recipes,
+      DemoStages stages,
       PitchService pitches,
       MonthService months,
       KeptMonths kept,
@@ -66,6 +68,7 @@ class Marlpit {
     this.live = live;
     this.work = work;
     this.recipes = recipes;
+    this.stages = stages;
     this.pitches = pitches;
     this.months = months;
     this.kept = kept;
@@ -97,6 +100,7 @@ class Marlpit {
     recipes.addChecklist(in);
     recipes.addFollower(in, "Casting slip in a kitchen bucket", "A firing schedule you can repeat");
     recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
+    stages.ofMarlpit(in);
   }
 
   static String writer(DemoSite in) {

@@ -9,7 +9,6 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import osmerin.app.refresh.RefreshService;
 import osmerin.app.rounds.Round;
-import osmerin.core.article.Stage;
 
 /** What Marlpit has published, some of it refreshed since. */
 @Component
@@ -64,7 +63,7 @@ class MarlpitLive {
         acts.commission(
             in, new DemoArticles.Order(parts[2], parts[1], parts[0], Marlpit.EDITOR, writer), null);
     acts.write(in, round, writer, Marlpit.draft(in, parts[2], parts[0]));
-    acts.stage(in, round, Marlpit.EDITOR, Stage.READY);
+    acts.stage(in, round, Marlpit.EDITOR, "Ready");
     acts.goLive(in, round, Marlpit.EDITOR, day, NEW_TOOK);
     return round;
   }
@@ -77,7 +76,7 @@ class MarlpitLive {
             in.typeIds().get(depth),
             null);
     acts.write(in, next, writer, acts.text(next) + SINCE);
-    acts.stage(in, next, Marlpit.EDITOR, Stage.READY);
+    acts.stage(in, next, Marlpit.EDITOR, "Ready");
     acts.goLive(in, next, Marlpit.EDITOR, day, REFRESH_TOOK);
   }
 }

@@ -14,7 +14,6 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.refresh.RefreshService;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Stage;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.Outline.Section;
 
@@ -47,7 +46,7 @@ class MarlpitWork {
             "how long to learn pottery",
             "Mirela Voss"),
         month.in(1),
-        Stage.READY,
+        "Ready",
         "brief",
         "draft",
         "pictures",
@@ -57,7 +56,7 @@ class MarlpitWork {
         in,
         order("Frost and flower pots", "post", "outdoor pots in frost", "Jory Pell"),
         month.in(3),
-        Stage.EDITING,
+        "Editing",
         "brief",
         "draft",
         "pictures",
@@ -66,7 +65,7 @@ class MarlpitWork {
         in,
         order("Ware boards, and where pots wait", "post", "ware cart", "Ravi Lindqvist"),
         month.in(2),
-        Stage.DRAFTING,
+        "Drafting",
         "brief",
         "draft",
         "pictures");
@@ -75,17 +74,15 @@ class MarlpitWork {
         order("Reading a kiln's wiring diagram", "guide", "hydrometer for glaze", "Jory Pell"),
         month.in(4));
     firingSchedule(in);
-    refresh(in, 20, "touch-up", Stage.READY, month.in(1), "review", "change", "proof");
-    refresh(in, 24, "rewrite", Stage.EDITING, month.in(4), "brief", "draft", "pictures");
+    refresh(in, 20, "touch-up", "Ready", month.in(1), "review", "change", "proof");
+    refresh(in, 24, "rewrite", "Editing", month.in(4), "brief", "draft", "pictures");
     halfWritten(in, order("Mould in the clay bag", "post", "storing clay", "Mirela Voss"));
     undated(
-        in,
-        order("A potter's back", "guide", "wedging wrist pain", "Ravi Lindqvist"),
-        Stage.BRIEFED);
+        in, order("A potter's back", "guide", "wedging wrist pain", "Ravi Lindqvist"), "Briefed");
     undated(
         in,
         order("Selling the second-best", "post", "selling seconds", "Jory Pell"),
-        Stage.COMMISSIONED);
+        "Commissioned");
   }
 
   private static DemoArticles.Order order(
@@ -94,7 +91,7 @@ class MarlpitWork {
   }
 
   private void written(
-      DemoSite in, DemoArticles.Order order, LocalDate day, Stage stage, String... done) {
+      DemoSite in, DemoArticles.Order order, LocalDate day, String stage, String... done) {
     Round round = acts.commission(in, order, day);
     acts.write(in, round, order.writer(), Marlpit.draft(in, order.title(), order.keyword()));
     acts.tick(in, round, Marlpit.EDITOR, done);
@@ -104,10 +101,10 @@ class MarlpitWork {
   private void briefed(DemoSite in, DemoArticles.Order order, LocalDate day) {
     Round round = acts.commission(in, order, day);
     acts.tick(in, round, Marlpit.EDITOR, "brief");
-    acts.stage(in, round, Marlpit.EDITOR, Stage.BRIEFED);
+    acts.stage(in, round, Marlpit.EDITOR, "Briefed");
   }
 
-  private void undated(DemoSite in, DemoArticles.Order order, Stage stage) {
+  private void undated(DemoSite in, DemoArticles.Order order, String stage) {
     acts.stage(in, acts.commission(in, order, null), Marlpit.EDITOR, stage);
   }
 
@@ -115,11 +112,11 @@ class MarlpitWork {
     Round round = acts.commission(in, order, null);
     String text = Marlpit.draft(in, order.title(), order.keyword());
     acts.write(in, round, order.writer(), text.substring(0, text.lastIndexOf("## ")));
-    acts.stage(in, round, Marlpit.EDITOR, Stage.DRAFTING);
+    acts.stage(in, round, Marlpit.EDITOR, "Drafting");
   }
 
   private void refresh(
-      DemoSite in, int number, String depth, Stage stage, LocalDate day, String... done) {
+      DemoSite in, int number, String depth, String stage, LocalDate day, String... done) {
     Round round =
         refreshing.begin(in.as(DemoArticles.STRATEGIST), number, in.typeIds().get(depth), day);
     acts.tick(in, round, Marlpit.EDITOR, done);
@@ -143,7 +140,7 @@ class MarlpitWork {
     acts.write(in, round, order.writer(), whole.substring(0, whole.indexOf("## The glaze firing")));
     acts.write(in, round, order.writer(), whole);
     acts.tick(in, round, Marlpit.EDITOR, "brief", "sources");
-    acts.stage(in, round, Marlpit.EDITOR, Stage.DRAFTING);
+    acts.stage(in, round, Marlpit.EDITOR, "Drafting");
   }
 
   private static Brief brief(Round round, String title, int version) {

@@ -15,7 +15,6 @@ import osmerin.app.plan.MonthService;
 import osmerin.app.plan.Targets;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Role;
-import osmerin.core.article.Stage;
 
 /** Sprocket Fen: a smaller blog, about touring by bicycle in flat country. */
 @Component
@@ -35,6 +34,7 @@ class SprocketFen {
   private final PitchService pitches;
   private final MonthService months;
   private final DemoRecipes recipes;
+  private final DemoStages stages;
   private final DemoMapper ageing;
 
   SprocketFen(
@@ -44,8 +44,10 @@ class SprocketFen {
       PitchService pitches,
       MonthService months,
       DemoRecipes recipes,
+      DemoStages stages,
       DemoMapper ageing) {
     this.recipes = recipes;
+    this.stages = stages;
     this.people = people;
     this.acts = acts;
     this.imports = imports;
@@ -63,6 +65,7 @@ class SprocketFen {
     ageing.ageImports(loadedSince, loadedSince.minus(Duration.ofDays(740)));
     addArticles(site);
     recipes.addType(site, "Route", "route.txt", "rider");
+    stages.ofSprocketFen(site);
     months.setTargets(
         site.as(DemoArticles.STRATEGIST), site.month().month(), null, new Targets(2, 1));
   }
@@ -89,14 +92,14 @@ class SprocketFen {
 
   private void addLive(DemoSite in, String[] parts, LocalDate around) {
     Round round = written(in, parts, null);
-    acts.stage(in, round, WRITES, Stage.READY);
+    acts.stage(in, round, WRITES, "Ready");
     acts.goLive(in, round, WRITES, in.month().calendar().onOrBefore(around), Duration.ofDays(17));
   }
 
   private void addInWork(DemoSite in, String[] parts) {
     Round round =
         written(in, parts, parts.length > 4 ? in.month().in(Integer.parseInt(parts[4])) : null);
-    acts.stage(in, round, WRITES, Stage.DRAFTING);
+    acts.stage(in, round, WRITES, "Drafting");
     acts.tick(in, round, DemoArticles.STRATEGIST, "brief");
   }
 }

@@ -26,12 +26,14 @@ import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.Month;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.StepRole;
@@ -51,6 +53,7 @@ public class DeskService {
   private final ArticleService articles;
   private final BriefService briefs;
   private final PitchService pitches;
+  private final StageList stages;
   private final SiteService sites;
   private final TeamService team;
   private final History history;
@@ -59,9 +62,11 @@ public class DeskService {
       ArticleService articles,
       BriefService briefs,
       PitchService pitches,
+      StageList stages,
       SiteService sites,
       TeamService team,
       History history) {
+    this.stages = stages;
     this.sites = sites;
     this.team = team;
     this.articles = articles;
@@ -212,7 +217,8 @@ public class DeskService {
   }
 
   private void addSignOffs(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
-    List<Round> mine = edited(context, open, Stage.COMMISSIONED);
+    Stage signedOff = stages.of(context.siteId()).at(StageAct.SIGN_OFF);
+    List<Round> mine = edited(context, open, stage -> stage.isBefore(signedOff));
     Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
     mine.stream()
         .filter(round -> unsigned.contains(round.id()))
@@ -220,16 +226,16 @@ public class DeskService {
             r -> waiting.add(waiting(context, "Sign off the brief", r, "/brief", null, false)));
   }
 
-  private static void addReviews(
-      SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
-    edited(context, open, Stage.EDITING)
+  private void addReviews(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
+    edited(context, open, stages.of(context.siteId())::isHandedIn)
         .forEach(r -> waiting.add(waiting(context, "Review", r, "/draft", null, false)));
   }
 
-  private static List<Round> edited(SiteContext context, List<PlannedRound> open, Stage stage) {
+  private static List<Round> edited(
+      SiteContext context, List<PlannedRound> open, Predicate<Stage> where) {
     return open.stream()
         .map(PlannedRound::round)
-        .filter(r -> r.stage() == stage)
+        .filter(r -> where.test(r.stage()))
         .filter(r -> r.article().people(StepRole.EDITOR).contains(context.personId()))
         .toList();
   }

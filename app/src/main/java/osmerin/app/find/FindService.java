@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleService;
+import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.app.articles.ArticleSearch;
+import osmerin.app.groups.GroupService;
 import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.In;
@@ -19,26 +21,33 @@ import osmerin.app.topics.TopicService;
 @Service
 public class FindService {
   private static final int EACH = 6;
+
+  /** Of each kind in the archive. */
+  private static final int FEW = 3;
+
   private static final int LONGEST = 100;
 
   /** What is less near is not what was meant. */
   private static final double NEAR = 0.35;
 
-  private final ArticleService articles;
+  private final ArticleSearch articles;
   private final PitchService pitches;
+  private final GroupService groups;
   private final TopicService topics;
   private final TeamService team;
   private final NearTexts nearTexts;
 
   FindService(
-      ArticleService articles,
+      ArticleSearch articles,
       PitchService pitches,
+      GroupService groups,
       TopicService topics,
       TeamService team,
       NearTexts nearTexts) {
     this.nearTexts = nearTexts;
     this.articles = articles;
     this.pitches = pitches;
+    this.groups = groups;
     this.topics = topics;
     this.team = team;
   }
@@ -53,6 +62,7 @@ public class FindService {
       addPitches(context, words, found);
       addResearch(context, words, found);
       addPeople(context, words, found);
+      addArchived(context, words, found);
       if (found.isEmpty()) {
         addNear(context, words, found);
       }
@@ -73,7 +83,7 @@ public class FindService {
                     new Finding(
                         "Article",
                         a.title(),
-                        a.reference() + ", " + a.stage().label(),
+                        a.reference() + ", " + a.stage(),
                         context.base() + "/articles/" + a.reference())));
   }
 
@@ -119,6 +129,42 @@ public class FindService {
               beside + In.nearness(near.near()) + " near",
               near.path()));
     }
+  }
+
+  /** What is in the archive comes last, and says that it is there. */
+  private void addArchived(SiteContext context, String words, List<Finding> found) {
+    articles
+        .archived(context, words, 0, FEW)
+        .forEach(
+            a ->
+                found.add(
+                    new Finding(
+                        "Article",
+                        a.title(),
+                        a.reference() + ", archived",
+                        context.base() + "/articles/" + a.reference())));
+    pitches
+        .archived(context, words, 0, FEW)
+        .forEach(
+            p -> found.add(new Finding("Pitch", p.title(), "archived", archive(context, words))));
+    groups
+        .archived(context, words, 0, FEW)
+        .forEach(
+            g ->
+                found.add(
+                    new Finding(
+                        "Group",
+                        g.name(),
+                        "archived",
+                        context.base() + "/research/groups/" + g.id())));
+  }
+
+  private static String archive(SiteContext context, String words) {
+    return UriComponentsBuilder.fromPath(context.base() + "/archive")
+        .queryParam("kind", "PITCHES")
+        .queryParam("q", words)
+        .encode()
+        .toUriString();
   }
 
   private void addPeople(SiteContext context, String words, List<Finding> found) {

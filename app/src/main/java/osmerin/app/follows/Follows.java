@@ -26,8 +26,8 @@ import osmerin.app.rounds.Setback;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
+import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
-import osmerin.core.article.Stage;
 import osmerin.core.workday.DayAfter;
 import osmerin.core.workday.DayAfterText;
 
@@ -167,7 +167,7 @@ public class Follows implements RoundReversal, DateFollowers {
     if (other.isArchived()) {
       return "is archived";
     }
-    if (other.stage() == Stage.RETIRED) {
+    if (other.stage().phase() == Phase.ENDED) {
       return "is retired";
     }
     return other.day() == null ? "has no date" : null;

@@ -13,18 +13,22 @@ import org.springframework.web.servlet.HandlerMapping;
 import org.thymeleaf.context.LazyContextVariable;
 import osmerin.app.platform.web.In;
 import osmerin.app.rounds.StandingWords;
+import osmerin.app.runups.StageList;
 import osmerin.app.site.SiteService;
+import osmerin.core.article.Stages;
 
 /**
- * Gives every template its words for dates, numbers and standings, and the frame, which is gathered
- * only when a page shows it.
+ * Gives every template its words for dates, numbers and standings, and the stages of the site and
+ * the frame, which are gathered only when a page shows them.
  */
 @ControllerAdvice
 class FrameAdvice {
   private final FrameService frames;
   private final SiteService sites;
+  private final StageList stages;
 
-  FrameAdvice(FrameService frames, SiteService sites) {
+  FrameAdvice(FrameService frames, SiteService sites, StageList stages) {
+    this.stages = stages;
     this.frames = frames;
     this.sites = sites;
   }
@@ -34,6 +38,14 @@ class FrameAdvice {
     YearMonth open = openMonth(request);
     model.addAttribute("in", new In());
     model.addAttribute("standing", new StandingWords());
+    model.addAttribute(
+        "stages",
+        new LazyContextVariable<Stages>() {
+          @Override
+          protected Stages loadValue() {
+            return stages.of(sites.current().orElseThrow().siteId());
+          }
+        });
     model.addAttribute(
         "frame",
         new LazyContextVariable<Optional<Frame>>() {

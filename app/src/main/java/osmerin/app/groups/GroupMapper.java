@@ -32,9 +32,12 @@ interface GroupMapper {
       @Param("limit") int limit);
 
   List<GroupRow> archivedGroups(
-      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+      @Param("siteId") long siteId,
+      @Param("pattern") String pattern,
+      @Param("offset") int offset,
+      @Param("limit") int limit);
 
-  long countArchivedGroups(@Param("siteId") long siteId);
+  long countArchivedGroups(@Param("siteId") long siteId, @Param("pattern") String pattern);
 
   /** Some of the keywords of a group, in no order. */
   List<MemberRow> members(@Param("groupId") long groupId, @Param("ids") List<Long> ids);

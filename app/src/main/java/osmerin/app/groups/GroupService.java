@@ -123,13 +123,18 @@ public class GroupService {
     return groups.countOpen(context.siteId());
   }
 
-  /** Archived groups, the latest first. */
-  public List<GroupRow> archived(SiteContext context, int offset, int limit) {
-    return groups.archivedGroups(context.siteId(), offset, limit);
+  /**
+   * Archived groups, the latest first.
+   *
+   * @param words of the name, empty for all
+   */
+  public List<GroupRow> archived(SiteContext context, String words, int offset, int limit) {
+    return groups.archivedGroups(context.siteId(), ArticleFilter.pattern(words), offset, limit);
   }
 
-  public long countArchived(SiteContext context) {
-    return groups.countArchivedGroups(context.siteId());
+  /** How many there are of {@link #archived}. */
+  public long countArchived(SiteContext context, String words) {
+    return groups.countArchivedGroups(context.siteId(), ArticleFilter.pattern(words));
   }
 
   /** These groups, in this order. */

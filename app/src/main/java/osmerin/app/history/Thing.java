@@ -32,6 +32,8 @@ public enum Thing {
   TYPE,
   /** Id of the site. */
   STEP_ROLES,
+  /** Id of the site. */
+  STAGES,
   /** Its id. */
   TASK,
   /** Id of an article type and key of its step. */

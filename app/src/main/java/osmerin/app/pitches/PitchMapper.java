@@ -33,9 +33,12 @@ interface PitchMapper {
   int archive(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
 
   List<Pitch> archived(
-      @Param("siteId") long siteId, @Param("offset") int offset, @Param("limit") int limit);
+      @Param("siteId") long siteId,
+      @Param("pattern") String pattern,
+      @Param("offset") int offset,
+      @Param("limit") int limit);
 
-  long countArchived(@Param("siteId") long siteId);
+  long countArchived(@Param("siteId") long siteId, @Param("pattern") String pattern);
 
   int setState(
       @Param("siteId") long siteId,

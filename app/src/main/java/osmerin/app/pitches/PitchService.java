@@ -105,12 +105,18 @@ public class PitchService implements Reversal {
     return pitches.countOpen(context.siteId());
   }
 
-  public List<Pitch> archived(SiteContext context, int offset, int limit) {
-    return pitches.archived(context.siteId(), offset, limit);
+  /**
+   * Archived pitches, the latest first.
+   *
+   * @param words of the title, empty for all
+   */
+  public List<Pitch> archived(SiteContext context, String words, int offset, int limit) {
+    return pitches.archived(context.siteId(), ArticleFilter.pattern(words), offset, limit);
   }
 
-  public long countArchived(SiteContext context) {
-    return pitches.countArchived(context.siteId());
+  /** How many there are of {@link #archived}. */
+  public long countArchived(SiteContext context, String words) {
+    return pitches.countArchived(context.siteId(), ArticleFilter.pattern(words));
   }
 
   /** Open pitches with these words, the best first. */

@@ -22,7 +22,6 @@ import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
-import osmerin.core.article.Stage;
 
 /**
  * Publishes what is Ready when its hour comes. Every few seconds one node looks for rounds whose
@@ -87,7 +86,7 @@ public class HourJob {
     Round round = articles.get(context, due.number());
     boolean underway =
         round.publication().attemptedAt() != null && round.publication().failedAt() == null;
-    if (round.stage() == Stage.READY && !underway) {
+    if (round.stage().isSet() && !underway) {
       publish.failed(context, round, reason);
     }
   }

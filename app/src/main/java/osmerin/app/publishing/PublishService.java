@@ -75,7 +75,7 @@ public class PublishService {
   /**
    * Publishes.
    *
-   * @throws RefusedException when the article is not Ready, has no draft, or is being published, or
+   * @throws RefusedException when the article is not set, has no draft, or is being published, or
    *     when its page is none of the connected host, or when something on its checklist is open and
    *     nobody can be asked
    * @throws AskException when something on its checklist is open, or it would replace a page whose
@@ -93,7 +93,7 @@ public class PublishService {
                     new RefusedException(
                         round.reference() + " has no draft yet. Write one first."));
     refuseElsewhere(context, round);
-    publishing.requireReady(round);
+    publishing.requireReady(context, round);
     String despite = passed(context, round, wish);
     if (isUnknown(context, round)) {
       if (!wish.replaces()) {

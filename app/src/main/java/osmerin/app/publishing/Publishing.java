@@ -24,7 +24,6 @@ import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
-import osmerin.core.article.Stage;
 
 /** What is written down of publishing: the attempt, its outcome, and the hour set for it. */
 @Service
@@ -126,7 +125,7 @@ public class Publishing {
     return hour == null ? "by hand" : hour.toString();
   }
 
-  /** Rounds at Ready whose hour has come and that may be tried now, those of all sites. */
+  /** Rounds that are set, whose hour has come and that may be tried now, those of all sites. */
   public List<Due> due(Duration pause, int mostTries) {
     Instant now = clock.instant();
     return rounds.due(now, now.minus(pause), mostTries);
@@ -135,39 +134,44 @@ public class Publishing {
   /**
    * Claims the round for publishing.
    *
-   * @throws RefusedException when it is not Ready, or somebody is publishing it at this moment
+   * @throws RefusedException when it is not set, or somebody is publishing it at this moment
    */
   @Transactional
   public void begin(SiteContext context, Round round) {
     context.require(Right.EDIT);
     Instant now = clock.instant();
     if (rounds.begin(round.id(), now.minus(brokenOff), now) == 0) {
-      throw new RefusedException(round.reference() + whyNot(round));
+      throw new RefusedException(round.reference() + whyNot(context, round));
     }
   }
 
   /**
    * Whether it may be published at all, before anything is asked.
    *
-   * @throws RefusedException when it is live, on hold or not Ready
+   * @throws RefusedException when it is live, on hold or not set
    */
-  void requireReady(Round round) {
-    if (round.isLive() || round.isOnHold() || round.stage() != Stage.READY) {
-      throw new RefusedException(round.reference() + whyNot(round));
+  void requireReady(SiteContext context, Round round) {
+    if (round.isLive() || round.isOnHold() || !round.stage().isSet()) {
+      throw new RefusedException(round.reference() + whyNot(context, round));
     }
   }
 
-  private static String whyNot(Round round) {
+  private String whyNot(SiteContext context, Round round) {
     if (round.isLive()) {
       return " is live already.";
     }
     if (round.isOnHold()) {
       return " is on hold: %s. Free it first.".formatted(round.hold().reason());
     }
-    return round.stage() == Stage.READY ? " is being published at this moment." : " is not Ready.";
+    return round.stage().isSet() ? " is being published at this moment." : notSet(context, round);
   }
 
-  /** Publishing failed: the article stays Ready, with the reason. */
+  private String notSet(SiteContext context, Round round) {
+    return " is at %s. Move it to %s first."
+        .formatted(round.stage().label(), stageMoves.whereSet(context));
+  }
+
+  /** Publishing failed: the article stays set, with the reason. */
   @Transactional
   public void failed(SiteContext context, Round round, String reason) {
     rounds.failed(round.id(), reason, clock.instant());
@@ -201,9 +205,9 @@ public class Publishing {
       SiteContext context, int number, String address, LocalDate day) {
     context.require(Right.EDIT);
     Round round = looking.get(context, number);
-    if (round.stage() != Stage.READY) {
+    if (!round.stage().isSet()) {
       throw new RefusedException(
-          round.reference() + (round.isLive() ? " is live already." : " is not Ready."));
+          round.reference() + (round.isLive() ? " is live already." : notSet(context, round)));
     }
     if (day.isAfter(context.today())) {
       throw new RefusedException("It cannot be live since a day that is yet to come.");
@@ -221,7 +225,7 @@ public class Publishing {
       String address,
       boolean simulated,
       String what) {
-    if (rounds.wentLive(round.id(), at, day) == 1) {
+    if (rounds.wentLive(round.id(), at, day, stageMoves.live(context)) == 1) {
       rounds.setLiveAddress(round.article().id(), address, simulated);
       List<Change> changes = stageMoves.wentLive(context, round, day);
       history.note(context, Right.EDIT, round.reference() + what, changes);

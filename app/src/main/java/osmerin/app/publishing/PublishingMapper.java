@@ -7,6 +7,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.article.Stage;
 
 /** What is kept of publishing a round: its hour, the attempts, and that it went live. */
 @Mapper
@@ -22,7 +23,7 @@ interface PublishingMapper {
       @Param("failedBefore") Instant failedBefore,
       @Param("tries") int tries);
 
-  /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not Ready. */
+  /** 1 when nobody else is publishing the round, 0 when somebody is, or it is not set. */
   int begin(
       @Param("roundId") long roundId, @Param("stale") Instant stale, @Param("now") Instant now);
 
@@ -30,7 +31,10 @@ interface PublishingMapper {
       @Param("roundId") long roundId, @Param("reason") String reason, @Param("now") Instant now);
 
   int wentLive(
-      @Param("roundId") long roundId, @Param("now") Instant now, @Param("day") LocalDate day);
+      @Param("roundId") long roundId,
+      @Param("now") Instant now,
+      @Param("day") LocalDate day,
+      @Param("stage") Stage stage);
 
   void setLiveAddress(
       @Param("articleId") long articleId,

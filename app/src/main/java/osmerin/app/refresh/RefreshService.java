@@ -19,7 +19,7 @@ import osmerin.app.runups.StepState;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.Stage;
+import osmerin.core.article.Phase;
 
 /** Opens refresh rounds on live articles, and takes that back while nobody has worked on them. */
 @Service
@@ -100,7 +100,7 @@ public class RefreshService implements RoundReversal {
 
   private void requireUntouched(Round round, KeptRefresh kept) {
     boolean untouched =
-        round.stage() == Stage.COMMISSIONED
+        round.stage().phase() == Phase.TO_COME
             && steps.states(round.id()).stream().noneMatch(StepState::isDone)
             && briefs.isCarriedOver(round)
             && drafts.isCarriedOver(round)

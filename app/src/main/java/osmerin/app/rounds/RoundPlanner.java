@@ -39,7 +39,8 @@ public final class RoundPlanner {
     Standing standing =
         round.isOnHold()
             ? Standing.onHold()
-            : Standing.of(round.stage(), round.publishDate(), plan, today, calendars.site());
+            : Standing.of(
+                round.stage().phase(), round.publishDate(), plan, today, calendars.site());
     return new PlannedRound(round, steps, plan, standing, today);
   }
 

@@ -20,8 +20,10 @@ import osmerin.core.runup.StepRole;
 public class ArticleTypeService {
   private final ArticleTypeMapper types;
   private final StepRoles roles;
+  private final StageList stages;
 
-  ArticleTypeService(ArticleTypeMapper types, StepRoles roles) {
+  ArticleTypeService(ArticleTypeMapper types, StepRoles roles, StageList stages) {
+    this.stages = stages;
     this.types = types;
     this.roles = roles;
   }
@@ -74,10 +76,11 @@ public class ArticleTypeService {
     return former.isEmpty() ? steps(type.id()) : former;
   }
 
-  /** Gives a new site the types, depths and roles that Osmerin ships. */
+  /** Gives a new site the types, depths, roles and stages that Osmerin ships. */
   @Transactional
   public void shipTo(long siteId) {
     roles.shipTo(siteId);
+    stages.shipTo(siteId);
     ship(siteId, Kind.NEW, List.of(ShippedRunUps.POST, ShippedRunUps.GUIDE, ShippedRunUps.REVIEW));
     ship(
         siteId,

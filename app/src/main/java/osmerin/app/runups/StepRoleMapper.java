@@ -25,6 +25,9 @@ interface StepRoleMapper {
   void renameInChecklists(
       @Param("siteId") long siteId, @Param("from") StepRole from, @Param("to") StepRole to);
 
+  void renameInStages(
+      @Param("siteId") long siteId, @Param("from") StepRole from, @Param("to") StepRole to);
+
   boolean isUsed(@Param("siteId") long siteId, @Param("role") StepRole role);
 
   int remove(@Param("siteId") long siteId, @Param("role") StepRole role);

@@ -46,6 +46,7 @@ public class StepRoles {
     roles.renameInSteps(siteId, from, to);
     roles.renameInArticles(siteId, from, to);
     roles.renameInChecklists(siteId, from, to);
+    roles.renameInStages(siteId, from, to);
     return true;
   }
 

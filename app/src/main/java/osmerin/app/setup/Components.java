@@ -19,6 +19,7 @@ import osmerin.app.rounds.Publication;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.core.article.Kind;
+import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.BackPlan;
@@ -30,7 +31,6 @@ final class Components {
   private Components() {}
 
   static void addTo(Model model, LocalDate today) {
-    model.addAttribute("stages", Stage.values());
     model.addAttribute("planned", planned(today));
     model.addAttribute("paging", new Paging(2, 50, 180));
     model.addAttribute("entries", entries());
@@ -67,7 +67,7 @@ final class Components {
         1,
         kind == Kind.NEW ? "Guide" : "Rework",
         1,
-        live ? Stage.LIVE : Stage.DRAFTING,
+        live ? new Stage(6, "Live", Phase.LIVE, 5) : new Stage(3, "Drafting", Phase.IN_HAND, 2),
         today.plusDays(4),
         new Publication(null, live ? moment : null, live ? today : null, null, null, null),
         moment,

@@ -9,7 +9,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import osmerin.app.articles.ArticleFilter.Days;
 import osmerin.app.articles.ArticleFilter.Sort;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 class ArticleFilterTest {
   private static final LocalDate DAY = LocalDate.of(2026, 12, 1);
@@ -96,8 +95,9 @@ class ArticleFilterTest {
 
   @Test
   void stageMonthAndNumberAreRead() {
-    ArticleFilter filter = new ArticleFilter("mp-12", "READY", null, null, "2026-02", null, 2, 200);
-    assertThat(filter.stageAsked()).isEqualTo(Stage.READY);
+    ArticleFilter filter = new ArticleFilter("mp-12", "12", null, null, "2026-02", null, 2, 200);
+    assertThat(filter.stageId()).isEqualTo(12);
+    assertThat(filter.phaseAsked()).isNull();
     assertThat(filter.number()).isEqualTo(12);
     assertThat(filter.days(DAY).last()).hasToString("2026-02-28");
     assertThat(filter.offset()).isEqualTo(200);

@@ -24,7 +24,6 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.workdays.WorkdayService;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.StepRole;
 
@@ -118,11 +117,16 @@ class ArticleServiceTest extends ApplicationTest {
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs() + conflict.yours()).isEqualTo("RenamedMine"));
-    stageMoves.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(
+        site, round.article().number(), stage(site, "Briefed"), stage(site, "Commissioned"), true);
     assertThatThrownBy(
             () ->
                 stageMoves.move(
-                    site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true))
+                    site,
+                    round.article().number(),
+                    stage(site, "Briefed"),
+                    stage(site, "Commissioned"),
+                    true))
         .isInstanceOfSatisfying(
             ConflictException.class,
             conflict -> assertThat(conflict.theirs()).isEqualTo("Briefed"));
@@ -134,14 +138,21 @@ class ArticleServiceTest extends ApplicationTest {
     assertThatThrownBy(
             () ->
                 stageMoves.move(
-                    site, round.article().number(), Stage.READY, Stage.COMMISSIONED, false))
+                    site,
+                    round.article().number(),
+                    stage(site, "Ready"),
+                    stage(site, "Commissioned"),
+                    false))
         .isInstanceOfSatisfying(
             AskException.class,
             ask -> assertThat(ask.points()).contains("Write the brief", "Read the proof"));
-    assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.COMMISSIONED);
-    stageMoves.move(site, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, false);
-    stageMoves.move(site, round.article().number(), Stage.READY, Stage.EDITING, true);
-    assertThat(articles.get(site, round.article().number()).stage()).isEqualTo(Stage.READY);
+    assertThat(articles.get(site, round.article().number()).stage().label())
+        .isEqualTo("Commissioned");
+    stageMoves.move(
+        site, round.article().number(), stage(site, "Editing"), stage(site, "Commissioned"), false);
+    stageMoves.move(
+        site, round.article().number(), stage(site, "Ready"), stage(site, "Editing"), true);
+    assertThat(articles.get(site, round.article().number()).stage().label()).isEqualTo("Ready");
   }
 
   private Commission by(Long writer, LocalDate date) {
@@ -179,17 +190,23 @@ class ArticleServiceTest extends ApplicationTest {
   @Test
   void stagesKeepWhoAndWhen() {
     Round round = commission("Moved", null);
-    stageMoves.move(site, round.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
-    stageMoves.move(site, round.article().number(), Stage.COMMISSIONED, Stage.BRIEFED, true);
+    stageMoves.move(
+        site, round.article().number(), stage(site, "Briefed"), stage(site, "Commissioned"), true);
+    stageMoves.move(
+        site, round.article().number(), stage(site, "Commissioned"), stage(site, "Briefed"), true);
     ArticlePage page = articles.page(site, round.article().number(), null);
     assertThat(page.moves())
         .extracting(StageMove::toStage)
-        .containsExactly(Stage.COMMISSIONED, Stage.BRIEFED, Stage.COMMISSIONED);
+        .containsExactly("Commissioned", "Briefed", "Commissioned");
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
     assertThatThrownBy(
             () ->
                 stageMoves.move(
-                    site, round.article().number(), Stage.LIVE, Stage.COMMISSIONED, true))
+                    site,
+                    round.article().number(),
+                    stage(site, "Live"),
+                    stage(site, "Commissioned"),
+                    true))
         .isInstanceOf(RefusedException.class);
   }
 
@@ -235,7 +252,7 @@ class ArticleServiceTest extends ApplicationTest {
         .singleElement()
         .satisfies(p -> assertThat(p.round().article().number()).isEqualTo(9));
     assertThat(articles.ledger(site, filter(null, null, "none", null, 1)).total()).isEqualTo(55);
-    assertThat(articles.ledger(site, filter(null, "READY", null, null, 1)).total()).isZero();
+    assertThat(articles.ledger(site, filter(null, "SET", null, null, 1)).total()).isZero();
     assertThat(articles.ledger(site, filter(null, "nonsense", "2026-99", "wild", -4)).total())
         .isEqualTo(56);
   }

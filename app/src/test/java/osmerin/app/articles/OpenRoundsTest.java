@@ -83,8 +83,9 @@ class OpenRoundsTest extends ApplicationTest {
           publishDates.setPublishDate(
               site, number, round.publishDate(), site.today().plusDays(random.nextInt(90)), true);
       case 3 -> {
-        Stage to = Stage.IN_WORK.get(random.nextInt(Stage.IN_WORK.size()));
-        stageMoves.move(site, number, to, round.stage(), true);
+        List<Stage> inWork = stageList.of(site.siteId()).inWork();
+        Stage to = inWork.get(random.nextInt(inWork.size()));
+        stageMoves.move(site, number, to.id(), round.stage().id(), true);
       }
       case 4 -> edits.tick(site, number, "brief", random.nextBoolean());
       case 5 -> {

@@ -19,7 +19,6 @@ import osmerin.app.runups.StepRow;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.article.Standing.State;
 import osmerin.core.workday.WorkCalendar;
 
@@ -91,9 +90,7 @@ class StandingWordsTest extends ApplicationTest {
     // Moving past the draft hands it in.
     edits.tick(site, round.article().number(), "draft", true);
     String before = StandingWords.words(planned(round));
-    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
-    }
+    moveUntilSet(site, round.article().number());
     assertThat(StandingWords.words(planned(round))).isEqualTo(before);
   }
 
@@ -101,7 +98,9 @@ class StandingWordsTest extends ApplicationTest {
   void onceLiveNoStepHasSlackAndOnlyAFollowUpIsOverdue() {
     Round round = commission(calendar.onOrAfter(site.today()));
     jdbc.update(
-        "update round set stage = 'LIVE', live_at = now() - interval '300 days', live_on = now() - interval '300 days' where id = ?",
+        "update round set stage_id = ?, live_at = now() - interval '300 days',"
+            + " live_on = now() - interval '300 days' where id = ?",
+        stage(site, "Live"),
         round.id());
     PlannedRound live = planned(round);
     assertThat(live.plan().steps())
@@ -151,9 +150,7 @@ class StandingWordsTest extends ApplicationTest {
     planned(round)
         .steps()
         .forEach(step -> edits.tick(site, round.article().number(), step.key(), true));
-    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
-    }
+    moveUntilSet(site, round.article().number());
   }
 
   private PlannedRound planned(Round round) {

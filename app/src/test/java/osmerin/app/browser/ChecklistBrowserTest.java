@@ -11,7 +11,6 @@ import osmerin.app.articles.Commission;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.rounds.Round;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 /** A checklist is written, refuses, is ticked by keys, and is overridden with a reason. */
 class ChecklistBrowserTest extends BrowserTest {
@@ -23,7 +22,7 @@ class ChecklistBrowserTest extends BrowserTest {
     long post = types.list(site.siteId(), Kind.NEW).get(0).id();
     Round round = articles.commission(site, new Commission("Eels", post, null, Map.of(), null));
     drafts.save(site, round, "# Eels\n\nThey travel at night.", 0);
-    stageMoves.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, 1, stage(site, "Ready"), stage(site, "Commissioned"), true);
     browser.open(base + "/setup/types/" + post);
     browser.press("Checklist before publishing");
     browser.waitForText("h1", "Before publishing");

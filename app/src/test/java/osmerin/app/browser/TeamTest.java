@@ -128,7 +128,7 @@ class TeamTest extends BrowserTest {
       String article = base + "/articles/" + number;
       assertThat(forged(writer, article + "/publish-date", "date=2027-01-05")).isEqualTo(403);
       assertThat(forged(writer, article + "/title", "title=Mine&seen=1")).isEqualTo(403);
-      assertThat(forged(writer, article + "/stage", "to=BRIEFED&seen=COMMISSIONED")).isEqualTo(403);
+      assertThat(forged(writer, article + "/stage", "to=1&seen=1")).isEqualTo(403);
       assertThat(forged(writer, article + "/draft", "text=Mine&seen=0")).isEqualTo(403);
       assertThat(forged(writer, article + "/steps/brief", "done=true")).isEqualTo(403);
       assertThat(forged(writer, base + "/articles/bulk", "marked=1&what=ARCHIVE")).isEqualTo(403);

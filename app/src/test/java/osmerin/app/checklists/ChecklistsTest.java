@@ -30,7 +30,6 @@ import osmerin.app.support.ApplicationTest;
 import osmerin.app.types.RoleEdits;
 import osmerin.app.types.TypeEdits;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.checklist.Checklist;
 import osmerin.core.checklist.ChecklistItem;
 import osmerin.core.checklist.OwnCheck;
@@ -64,7 +63,7 @@ class ChecklistsTest extends ApplicationTest {
     Round round = articles.commission(site, new Commission("Eels", post, null, people, null));
     drafts.save(site, round, text, 0);
     int number = round.article().number();
-    stageMoves.move(site, number, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, number, stage(site, "Ready"), stage(site, "Commissioned"), true);
     return number;
   }
 
@@ -111,7 +110,7 @@ class ChecklistsTest extends ApplicationTest {
               assertThat(ask.isForReason()).isTrue();
               assertThat(ask.points()).contains(OwnCheck.PICTURES.label() + ": no picture");
             });
-    assertThat(articles.get(site, number).stage()).isEqualTo(Stage.READY);
+    assertThat(articles.get(site, number).stage().label()).isEqualTo("Ready");
     publishing.publish(site, number, Wish.byHand(false, " the photographer is ill ", false));
     assertThat(articles.get(site, number).isLive()).isTrue();
     assertThat(history.entries(site, Asked.ALL, 0, 1).get(0).sentence())
@@ -148,7 +147,7 @@ class ChecklistsTest extends ApplicationTest {
     set(alone, type, Set.of(OwnCheck.PICTURES), "");
     Round round = articles.commission(alone, new Commission("Eels", type, null, Map.of(), null));
     drafts.save(alone, round, "Words.", 0);
-    stageMoves.move(alone, 1, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(alone, 1, stage(alone, "Ready"), stage(alone, "Commissioned"), true);
     assertThat(checklists.gates(alone.site())).isFalse();
     assertThatThrownBy(() -> publishing.publish(alone, 1, Wish.BY_HAND))
         .isInstanceOfSatisfying(

@@ -30,7 +30,6 @@ import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.TestBlogHost.Line;
 import osmerin.app.types.TypeEdits;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.RunUp;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
@@ -100,9 +99,15 @@ class DeskServiceTest extends ApplicationTest {
     pitches.pitch(writer, "Why eels turn");
     assertThat(whats(owner)).containsExactly("Commission");
     assertThat(whats(writer)).isEmpty();
-    stageMoves.move(owner, round.article().number(), Stage.EDITING, Stage.COMMISSIONED, true);
+    stageMoves.move(
+        owner,
+        round.article().number(),
+        stage(owner, "Editing"),
+        stage(owner, "Commissioned"),
+        true);
     assertThat(whats(editor)).containsExactly("Review");
-    stageMoves.move(owner, round.article().number(), Stage.READY, Stage.EDITING, true);
+    stageMoves.move(
+        owner, round.article().number(), stage(owner, "Ready"), stage(owner, "Editing"), true);
     assertThat(whats(editor)).isEmpty();
     drafts.save(owner, articles.get(owner, round.article().number()), "Words.", 0);
     BLOG.set(Line.DOWN);
@@ -125,7 +130,12 @@ class DeskServiceTest extends ApplicationTest {
   void whereILeftOffIsMineAndTheNewsIsTheOthers() {
     Round first = commission(null);
     Round second = commission(null);
-    stageMoves.move(writer, first.article().number(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(
+        writer,
+        first.article().number(),
+        stage(writer, "Briefed"),
+        stage(writer, "Commissioned"),
+        true);
     edits.rename(editor, second.article().number(), "Elvers", second.article().version());
     assertThat(desk(writer).leftOff())
         .extracting(round -> round.article().number())
@@ -174,7 +184,7 @@ class DeskServiceTest extends ApplicationTest {
     typeEdits.change(owner, round.typeId(), new RunUp("Post", 2, steps), true, 1);
     assertThat(keys(writer)).doesNotContain("look");
 
-    stageMoves.move(owner, number, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, number, stage(owner, "Ready"), stage(owner, "Commissioned"), true);
     drafts.save(owner, articles.get(owner, number), "Words.", 0);
     publishing.publish(owner, number, Wish.BY_HAND);
 

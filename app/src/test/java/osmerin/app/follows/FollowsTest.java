@@ -33,7 +33,6 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.workday.DayAfter;
 import osmerin.core.workday.DayAfterText;
 import osmerin.core.workday.WorkCalendar;
@@ -103,7 +102,7 @@ class FollowsTest extends ApplicationTest {
     follows.set(site, 2, on("40 working days after", 1), false);
     Round first = articles.get(site, 1);
     drafts.save(site, first, "Words.", 0);
-    stageMoves.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, 1, stage(site, "Ready"), stage(site, "Commissioned"), true);
     publishing.wasPublishedElsewhere(site, 1, "https://loam.example/eels", site.today());
     assertThat(date(2)).isEqualTo(after(site.today(), 40));
   }

@@ -31,7 +31,6 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.StepRole;
 
@@ -121,7 +120,7 @@ class HoldsTest extends ApplicationTest {
 
   @Test
   void nothing_on_hold_is_published() {
-    stageMoves.move(site, number, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, number, stage(site, "Ready"), stage(site, "Commissioned"), true);
     drafts.save(site, round(), "Words.", 0);
     holds.hold(site, number, "a picture", null, null);
 
@@ -132,7 +131,7 @@ class HoldsTest extends ApplicationTest {
 
   @Test
   void an_hour_that_passes_while_it_is_on_hold_waits_for_somebody_once_it_is_freed() {
-    stageMoves.move(site, number, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, number, stage(site, "Ready"), stage(site, "Commissioned"), true);
     drafts.save(site, round(), "Words.", 0);
     holds.hold(site, number, "a picture", site.personId(), null);
     jdbc.update(

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -70,6 +72,12 @@ class CoverageTest extends ApplicationTest {
     assertThat(groupService.group(site, starter.row().id()).articles()).hasSize(1);
   }
 
+  /** The statement with the id of the stage that it names in braces. */
+  private String withStage(String statement) {
+    Matcher named = Pattern.compile("\\{(\\w+)}").matcher(statement);
+    return named.replaceAll(found -> String.valueOf(stage(site, found.group(1))));
+  }
+
   /** The statements that only choose agree with what core calls answered. */
   @Test
   void everyPageCallsTheSameGroupsAnswered() {
@@ -78,11 +86,11 @@ class CoverageTest extends ApplicationTest {
     for (String set :
         new String[] {
           "update round set latest = latest",
-          "update round set stage = 'RETIRED' where article_id = ?",
-          "update round set stage = 'READY' where article_id = ?",
-          "update round set stage = 'LIVE', live_at = now(), live_on = now() where article_id = ?",
-          "update round set stage = 'RETIRED' where article_id = ?",
-          "update round set stage = 'LIVE' where article_id = ?",
+          "update round set stage_id = {Retired} where article_id = ?",
+          "update round set stage_id = {Ready} where article_id = ?",
+          "update round set stage_id = {Live}, live_at = now(), live_on = now() where article_id = ?",
+          "update round set stage_id = {Retired} where article_id = ?",
+          "update round set stage_id = {Live} where article_id = ?",
           "update article set archived_at = now() where id = ?"
         }) {
       if (set.endsWith("latest")) {
@@ -91,7 +99,7 @@ class CoverageTest extends ApplicationTest {
         long id =
             jdbc.queryForObject(
                 "select id from article where site_id = ?", Long.class, site.siteId());
-        jdbc.update(set, id);
+        jdbc.update(withStage(set), id);
       }
       boolean answered = groupService.group(site, group).coverage().isAnswered();
       Overview overview = topicService.overview(site);

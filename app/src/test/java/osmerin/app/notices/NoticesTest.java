@@ -24,7 +24,6 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.runup.StepRole;
 
 class NoticesTest extends ApplicationTest {
@@ -53,21 +52,21 @@ class NoticesTest extends ApplicationTest {
   @Test
   void whoIsConcernedIsToldAndWhoDidItIsNot() {
     int number = article();
-    stageMoves.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, number, stage(owner, "Briefed"), stage(owner, "Commissioned"), true);
     publishDates.setPublishDate(owner, number, null, owner.today().plusWeeks(9), true);
     assertThat(texts(writer)).hasSize(3);
     assertThat(texts(writer).get(0)).contains("moved from no date to");
     assertThat(texts(writer).get(1)).contains("is at Briefed and waits for you");
     assertThat(texts(writer).get(2)).contains("You are the writer of");
     assertThat(notices.count(owner.personId())).isZero();
-    stageMoves.move(writer, number, Stage.EDITING, Stage.BRIEFED, true);
+    stageMoves.move(writer, number, stage(writer, "Editing"), stage(writer, "Briefed"), true);
     assertThat(texts(owner)).singleElement().asString().contains("is at Editing and waits for you");
     assertThat(notices.countUnread(writer.personId())).isEqualTo(3);
   }
 
   @Test
   void whatWaitsForSomebodyIsMailedAtOnce() {
-    stageMoves.move(owner, article(), Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, article(), stage(owner, "Briefed"), stage(owner, "Commissioned"), true);
     await().until(() -> MAIL.to(mail).size() == 1);
     assertThat(MAIL.to(mail).get(0)).contains("waits for you", owner.base() + "/articles/");
   }
@@ -81,7 +80,7 @@ class NoticesTest extends ApplicationTest {
             new NoticeChoice(NoticeKind.HANDED_OVER, true, MailChoice.NEVER)));
     int number = article();
     await().until(() -> MAIL.to(mail).size() == 1);
-    stageMoves.move(owner, number, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(owner, number, stage(owner, "Briefed"), stage(owner, "Commissioned"), true);
     assertThat(texts(writer)).singleElement().asString().contains("waits for you");
     dailyMail(MORNING).send();
     assertThat(MAIL.to(mail)).hasSize(1);

@@ -277,7 +277,8 @@ class EnduranceTest {
           .atMost(PATIENCE)
           .until(() -> number("select count(*) from round where live_on is not null") == 6);
       assertThat(blog.count()).isEqualTo(6);
-      assertThat(number("select count(*) from stage_move where to_stage = 'LIVE'")).isEqualTo(6);
+      assertThat(number("select count(*) from stage_move where to_id = " + stage("Live")))
+          .isEqualTo(6);
       assertThat(number("select count(*) from history_entry where sentence like '%went live%'"))
           .isEqualTo(6);
       // The job goes on when the node that did it last is gone.
@@ -304,9 +305,21 @@ class EnduranceTest {
     String number = text("select 'LM-' || lpad(max(number)::text, 4, '0') from article");
     String article = "/loam/articles/" + number;
     owner.post(article + "/draft", "text", "# " + title + "\n\nWords.", "seen", "0");
-    owner.post(article + "/stage", "seen", "COMMISSIONED", "to", "READY", "anyway", "true");
-    assertThat(number("select count(*) from round where stage = 'READY'")).isPositive();
+    owner.post(
+        article + "/stage",
+        "seen",
+        "" + stage("Commissioned"),
+        "to",
+        "" + stage("Ready"),
+        "anyway",
+        "true");
+    assertThat(number("select count(*) from round where stage_id = " + stage("Ready")))
+        .isPositive();
     return number;
+  }
+
+  private long stage(String name) {
+    return number("select id from stage where name = '" + name + "'");
   }
 
   private boolean isLive(String number) {

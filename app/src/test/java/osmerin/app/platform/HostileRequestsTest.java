@@ -40,7 +40,6 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 /**
  * Requests that no page of ours sends, by everybody, over all routes: whatever is sent is answered
@@ -131,7 +130,7 @@ class HostileRequestsTest extends ApplicationTest {
           "WRITER",
           "OWNER",
           "DRAFTING",
-          "READY",
+          "SET",
           "LIVE",
           "COMMISSIONED",
           "10:00",
@@ -173,7 +172,7 @@ class HostileRequestsTest extends ApplicationTest {
       articles.commission(site, new Commission("Eels " + i, type, null, Map.of(), null));
       pitches.pitch(site, "Smelt " + i);
     }
-    stageMoves.move(site, 2, Stage.BRIEFED, Stage.COMMISSIONED, true);
+    stageMoves.move(site, 2, stage(site, "Briefed"), stage(site, "Commissioned"), true);
     routes = routes();
     contexts.keySet().forEach(this::signIn);
   }

@@ -24,7 +24,6 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 /** Two who do the same at one moment: one wins, the other is told, and nothing breaks. */
 class RacesTest extends ApplicationTest {
@@ -82,7 +81,7 @@ class RacesTest extends ApplicationTest {
     for (String title : List.of("Eel traps", "Smelt nets")) {
       var round = articles.commission(site, new Commission(title, type, null, Map.of(), null));
       int number = round.article().number();
-      stageMoves.move(site, number, Stage.READY, Stage.COMMISSIONED, true);
+      stageMoves.move(site, number, stage(site, "Ready"), stage(site, "Commissioned"), true);
       String address = "https://site.example/" + number;
       publishing.wasPublishedElsewhere(site, number, address, site.today());
     }
@@ -98,9 +97,9 @@ class RacesTest extends ApplicationTest {
         atOnce(
             site.base() + "/articles/" + round.reference() + "/stage",
             "to",
-            "BRIEFED",
+            "" + stage(site, "Briefed"),
             "seen",
-            "COMMISSIONED");
+            "" + stage(site, "Commissioned"));
     assertThat(answers).allMatch(status -> status < 500);
     assertThat(answers.stream().filter(status -> status < 400)).hasSize(1);
   }

@@ -36,7 +36,6 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.TestBlogHost.Line;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 import osmerin.core.checklist.OwnCheck;
 import osmerin.core.runup.StepRole;
 
@@ -65,7 +64,7 @@ class HourJobTest extends ApplicationTest {
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     articles.commission(site, new Commission("Eels", type, null, Map.of(), day));
     drafts.save(site, round(), "# Eels\n\nThey travel at night.", 0);
-    stageMoves.move(site, 1, Stage.READY, Stage.COMMISSIONED, true);
+    stageMoves.move(site, 1, stage(site, "Ready"), stage(site, "Commissioned"), true);
   }
 
   @AfterEach
@@ -101,7 +100,7 @@ class HourJobTest extends ApplicationTest {
     publishing.setHour(site, 1, null, EARLY);
     passWeeks(9, 1);
     await().until(() -> round().publication().failure() != null);
-    assertThat(round().stage()).isEqualTo(Stage.READY);
+    assertThat(round().stage().label()).isEqualTo("Ready");
     assertThat(round().publication().failure())
         .contains("1 item on its checklist is open", "no picture");
     jdbc.update(
@@ -128,11 +127,11 @@ class HourJobTest extends ApplicationTest {
   @Test
   void nothingIsDueThatIsNotReadyOrHasNoHourOrWhoseDayIsToCome() {
     publishing.setHour(site, 1, null, EARLY);
-    stageMoves.move(site, 1, Stage.EDITING, Stage.READY, true);
+    stageMoves.move(site, 1, stage(site, "Editing"), stage(site, "Ready"), true);
     passWeeks(9, 1);
     assertThat(isDue()).isFalse();
     publishing.setHour(site, 1, EARLY, null);
-    stageMoves.move(site, 1, Stage.READY, Stage.EDITING, true);
+    stageMoves.move(site, 1, stage(site, "Ready"), stage(site, "Editing"), true);
     assertThat(isDue()).isFalse();
     publishDates.setPublishDate(site, 1, round().publishDate(), day, true);
     publishing.setHour(site, 1, null, EARLY);
@@ -145,7 +144,7 @@ class HourJobTest extends ApplicationTest {
     publishing.setHour(site, 1, null, EARLY);
     passWeeks(9, 1);
     await().until(() -> round().publication().failure() != null);
-    assertThat(round().stage()).isEqualTo(Stage.READY);
+    assertThat(round().stage().label()).isEqualTo("Ready");
     assertThat(isDue()).isFalse();
     BLOG.set(Line.WORKS);
     jdbc.update(

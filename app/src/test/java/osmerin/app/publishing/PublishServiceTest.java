@@ -26,7 +26,6 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.TestBlogHost.Line;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 class PublishServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
@@ -58,7 +57,7 @@ class PublishServiceTest extends ApplicationTest {
     assertThat(page).contains("Of eels", "They travel at night.").doesNotContain("alert(1)");
     assertThat(page.split("Of eels</h1>")).hasSize(2);
     Round live = articles.get(site, round.article().number());
-    assertThat(live.stage()).isEqualTo(Stage.LIVE);
+    assertThat(live.stage().label()).isEqualTo("Live");
     assertThat(live.article().liveSimulated()).isTrue();
     assertThat(months.month(site, YearMonth.from(site.today())).newArticles().done()).isEqualTo(1);
   }
@@ -70,7 +69,7 @@ class PublishServiceTest extends ApplicationTest {
     assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
         .isInstanceOf(Outcome.Failed.class);
     Round still = articles.get(site, round.article().number());
-    assertThat(still.stage()).isEqualTo(Stage.READY);
+    assertThat(still.stage().label()).isEqualTo("Ready");
     assertThat(still.publication().failure()).contains("does not answer");
     BLOG.set(Line.WORKS);
     assertThat(publishing.publish(site, round.article().number(), Wish.BY_HAND))
@@ -104,7 +103,7 @@ class PublishServiceTest extends ApplicationTest {
     drafts.save(site, early, "Words.", 0);
     assertThatThrownBy(() -> publishing.publish(site, early.article().number(), Wish.BY_HAND))
         .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("not Ready");
+        .hasMessageContaining("is at Commissioned. Move it to Ready first.");
     Round twice = ready("Words.");
     publishing.publish(site, twice.article().number(), Wish.BY_HAND);
     assertThatThrownBy(() -> publishing.publish(site, twice.article().number(), Wish.BY_HAND))
@@ -188,9 +187,7 @@ class PublishServiceTest extends ApplicationTest {
   }
 
   private void toReady(Round round) {
-    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      stageMoves.move(site, round.article().number(), at.next().orElseThrow(), at, true);
-    }
+    moveUntilSet(site, round.article().number());
   }
 
   private long depth() {

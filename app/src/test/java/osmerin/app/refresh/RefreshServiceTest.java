@@ -25,7 +25,6 @@ import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Stage;
 
 class RefreshServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
@@ -102,9 +101,7 @@ class RefreshServiceTest extends ApplicationTest {
   }
 
   private void toReady() {
-    for (Stage at = Stage.COMMISSIONED; at != Stage.READY; at = at.next().orElseThrow()) {
-      stageMoves.move(site, number, at.next().orElseThrow(), at, true);
-    }
+    moveUntilSet(site, number);
   }
 
   private long depth() {

@@ -93,8 +93,9 @@ class ResearchFormsTest extends ApplicationTest {
     assertThat(articles.get(site, 1).publishDate()).isEqualTo(use);
     String refresh = "/" + site.site().slug() + "/articles/" + articles.get(site, 1).reference();
     jdbc.update(
-        "update round set stage = 'LIVE', live_at = now(), live_on = now() where article_id in"
+        "update round set stage_id = ?, live_at = now(), live_on = now() where article_id in"
             + " (select id from article where site_id = ?)",
+        stage(site, "Live"),
         site.siteId());
     long depth = types.list(site.siteId(), Kind.REFRESH).get(2).id();
     HttpResponse<String> question =

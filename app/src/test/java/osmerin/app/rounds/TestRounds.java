@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Kind;
+import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
 
 /** Rounds that no database holds. */
@@ -24,7 +25,7 @@ final class TestRounds {
         1,
         "Guide",
         cushion,
-        Stage.DRAFTING,
+        new Stage(3, "Drafting", Phase.IN_HAND, 2),
         publishDate,
         null,
         Instant.EPOCH,

@@ -17,11 +17,15 @@ import osmerin.app.articles.StageMoves;
 import osmerin.app.people.PeopleEdits;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.runups.ArticleTypeService;
+import osmerin.app.runups.StageList;
 import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
+import osmerin.core.article.Stage;
+import osmerin.core.article.StageAct;
+import osmerin.core.article.Stages;
 import osmerin.standins.MailStandIn;
 import osmerin.standins.SearchStandIn;
 
@@ -45,6 +49,7 @@ public abstract class ApplicationTest {
   @Autowired protected PeopleEdits naming;
   @Autowired protected PublishDates publishDates;
   @Autowired protected StageMoves stageMoves;
+  @Autowired protected StageList stageList;
   @LocalServerPort protected int port;
 
   private static SearchStandIn search() {
@@ -87,6 +92,26 @@ public abstract class ApplicationTest {
         sites.add("Site " + number, "site.example", "T" + number, "UTC", List.of(1, 2, 3, 4, 5));
     types.shipTo(site.id());
     return join(site, "Una Berg", Role.OWNER);
+  }
+
+  /** Id of the site's stage with the name. */
+  protected long stage(SiteContext site, String name) {
+    return stageList.of(site.siteId()).list().stream()
+        .filter(stage -> stage.label().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
+  /** Moves an article that was just commissioned through all stages until it is set. */
+  protected void moveUntilSet(SiteContext site, int number) {
+    Stages stages = stageList.of(site.siteId());
+    Stage at = stages.at(StageAct.COMMISSIONING);
+    while (!at.isSet()) {
+      Stage next = stages.next(at).orElseThrow();
+      stageMoves.move(site, number, next.id(), at.id(), true);
+      at = next;
+    }
   }
 
   /** Another person on the site. */

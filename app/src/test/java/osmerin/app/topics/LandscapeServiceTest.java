@@ -15,6 +15,7 @@ import osmerin.app.topics.LandscapeService.Picture;
 import osmerin.app.topics.LandscapeService.Plot;
 import osmerin.app.topics.TopicService.TopicSummary;
 import osmerin.app.worth.SiteStrength;
+import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
 import osmerin.core.coverage.Covered;
 import osmerin.core.intent.FunnelStage;
@@ -126,7 +127,17 @@ class LandscapeServiceTest {
             null);
     List<GroupArticle> articles =
         Arrays.stream(live)
-            .map(on -> new GroupArticle(id, "XX", 1, "Eels", on ? Stage.LIVE : Stage.DRAFTING, on))
+            .map(
+                on ->
+                    new GroupArticle(
+                        id,
+                        "XX",
+                        1,
+                        "Eels",
+                        on
+                            ? new Stage(6, "Live", Phase.LIVE, 5)
+                            : new Stage(3, "Drafting", Phase.IN_HAND, 2),
+                        on))
             .toList();
     return new Group(row, articles, REACH.worth(row.demand(), null), null);
   }

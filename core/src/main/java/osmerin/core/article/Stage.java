@@ -1,53 +1,29 @@
 package osmerin.core.article;
 
-import java.util.List;
-import java.util.Optional;
-
-/** The stages of an article, in their order, as shipped. */
-public enum Stage {
-  COMMISSIONED("Commissioned", Phase.TO_COME),
-  BRIEFED("Briefed", Phase.IN_HAND),
-  DRAFTING("Drafting", Phase.IN_HAND),
-  EDITING("Editing", Phase.IN_HAND),
-  READY("Ready", Phase.SET),
-  LIVE("Live", Phase.LIVE),
-  RETIRED("Retired", Phase.ENDED);
-
-  /** The stages through which a person moves an article; it goes live by being published. */
-  public static final List<Stage> IN_WORK =
-      List.of(COMMISSIONED, BRIEFED, DRAFTING, EDITING, READY);
-
-  private final String label;
-  private final Phase phase;
-
-  Stage(String label, Phase phase) {
-    this.label = label;
-    this.phase = phase;
+/**
+ * One stage of the work, as a site has it.
+ *
+ * @param id by which articles and history name it; its name may change
+ * @param label the name people see
+ * @param place from 0, in the order articles go through the stages
+ */
+public record Stage(long id, String label, Phase phase, int place) {
+  /** Whether it is the same stage, whatever it was called when it was read. */
+  public boolean is(Stage other) {
+    return id == other.id;
   }
 
-  /** The name people see. */
-  public String label() {
-    return label;
+  public boolean isBefore(Stage other) {
+    return place < other.place;
   }
 
-  public Phase phase() {
-    return phase;
+  /** Whether nothing is left to do at it but to wait for the hour. */
+  public boolean isSet() {
+    return phase == Phase.SET;
   }
 
-  /** The next stage a person can move to by hand; empty from Ready on. */
-  public Optional<Stage> next() {
-    return beside(1);
-  }
-
-  /** The stage before, while the article is in work. */
-  public Optional<Stage> previous() {
-    return beside(-1);
-  }
-
-  private Optional<Stage> beside(int step) {
-    int at = IN_WORK.indexOf(this) + step;
-    return IN_WORK.contains(this) && at >= 0 && at < IN_WORK.size()
-        ? Optional.of(IN_WORK.get(at))
-        : Optional.empty();
+  /** Whether people move articles through it by hand; live it is reached by publishing. */
+  public boolean isInWork() {
+    return phase.isInWork();
   }
 }

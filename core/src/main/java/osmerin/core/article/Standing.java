@@ -48,12 +48,12 @@ public record Standing(State state, int days, @Nullable LocalDate earliest) {
    * @param plan its back-plan of today
    */
   public static Standing of(
-      Stage stage,
+      Phase phase,
       @Nullable LocalDate publishDate,
       BackPlan plan,
       LocalDate today,
       WorkCalendar calendar) {
-    return switch (stage.phase()) {
+    return switch (phase) {
       case LIVE -> of(State.LIVE);
       case ENDED -> of(State.ENDED);
       // Whatever its stage, an article with steps to do is in hand.

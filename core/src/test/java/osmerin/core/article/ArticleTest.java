@@ -27,15 +27,4 @@ class ArticleTest {
     assertThatThrownBy(() -> new ReferenceNumber("mp", 1))
         .isInstanceOf(IllegalArgumentException.class);
   }
-
-  @Test
-  void stagesLeadToReadyAndPublishingLeadsOn() {
-    assertThat(Stage.COMMISSIONED.next()).contains(Stage.BRIEFED);
-    assertThat(Stage.EDITING.next()).contains(Stage.READY);
-    assertThat(Stage.READY.next()).isEmpty();
-    assertThat(Stage.READY.previous()).contains(Stage.EDITING);
-    assertThat(Stage.COMMISSIONED.previous()).isEmpty();
-    assertThat(Stage.LIVE.previous()).isEmpty();
-    assertThat(Stage.READY.phase()).isEqualTo(Phase.SET);
-  }
 }

@@ -23,27 +23,27 @@ class StandingTest {
   @Test
   void whatIsSetIsNeverLateButMayBeUnpublished() {
     allDone();
-    assertThat(standing(Stage.READY, TODAY).state()).isEqualTo(State.SET);
-    assertThat(standing(Stage.READY, TODAY.minusDays(1)).state()).isEqualTo(State.NOT_PUBLISHED);
-    assertThat(standing(Stage.LIVE, TODAY.minusDays(30)).state()).isEqualTo(State.LIVE);
+    assertThat(standing(Phase.SET, TODAY).state()).isEqualTo(State.SET);
+    assertThat(standing(Phase.SET, TODAY.minusDays(1)).state()).isEqualTo(State.NOT_PUBLISHED);
+    assertThat(standing(Phase.LIVE, TODAY.minusDays(30)).state()).isEqualTo(State.LIVE);
   }
 
   /** Four presses of the key for the next stage once turned one lost article into one planned. */
   @Test
   void whatIsSetWithStepsToDoIsJudgedAsInHand() {
-    assertThat(standing(Stage.READY, TODAY).state()).isEqualTo(State.IMPOSSIBLE);
-    assertThat(standing(Stage.READY, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
-    assertThat(standing(Stage.READY, null).state()).isEqualTo(State.NO_DATE);
+    assertThat(standing(Phase.SET, TODAY).state()).isEqualTo(State.IMPOSSIBLE);
+    assertThat(standing(Phase.SET, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
+    assertThat(standing(Phase.SET, null).state()).isEqualTo(State.NO_DATE);
   }
 
   @Test
   void withEveryStepDoneAnArticleIsLateOnceItsDateIsPast() {
     allDone();
-    Standing friday = standing(Stage.EDITING, TODAY.minusDays(3));
+    Standing friday = standing(Phase.IN_HAND, TODAY.minusDays(3));
     assertThat(friday.state()).isEqualTo(State.LATE);
     assertThat(friday.days()).isEqualTo(1);
-    assertThat(standing(Stage.EDITING, TODAY.minusDays(1)).days()).isEqualTo(1);
-    Standing coming = standing(Stage.EDITING, TODAY.plusDays(3));
+    assertThat(standing(Phase.IN_HAND, TODAY.minusDays(1)).days()).isEqualTo(1);
+    Standing coming = standing(Phase.IN_HAND, TODAY.plusDays(3));
     assertThat(coming.state()).isEqualTo(State.ON_COURSE);
     assertThat(coming.days()).isEqualTo(3);
   }
@@ -56,9 +56,9 @@ class StandingTest {
 
   @Test
   void inWorkThePlanDecides() {
-    assertThat(standing(Stage.DRAFTING, null).state()).isEqualTo(State.NO_DATE);
-    assertThat(standing(Stage.DRAFTING, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
-    Standing impossible = standing(Stage.DRAFTING, TODAY.plusDays(2));
+    assertThat(standing(Phase.IN_HAND, null).state()).isEqualTo(State.NO_DATE);
+    assertThat(standing(Phase.IN_HAND, TODAY.plusWeeks(4)).state()).isEqualTo(State.ON_COURSE);
+    Standing impossible = standing(Phase.IN_HAND, TODAY.plusDays(2));
     assertThat(impossible.state()).isEqualTo(State.IMPOSSIBLE);
     assertThat(impossible.earliest()).isAfter(TODAY.plusDays(2));
   }
@@ -71,13 +71,13 @@ class StandingTest {
       }
     }
     // Publish Tue 17: the proof ends on Mon 16 at the latest, two days earlier is its due date.
-    Standing late = standing(Stage.EDITING, TODAY.plusDays(1));
+    Standing late = standing(Phase.IN_HAND, TODAY.plusDays(1));
     assertThat(late.state()).isEqualTo(State.LATE);
     assertThat(late.days()).isEqualTo(2);
     assertThat(late.state().isLate()).isTrue();
   }
 
-  private Standing standing(Stage stage, @Nullable LocalDate date) {
+  private Standing standing(Phase stage, @Nullable LocalDate date) {
     WorkCalendar calendar = WorkCalendar.MONDAY_TO_FRIDAY;
     BackPlan plan =
         BackPlan.of(BackPlan.Request.of(ShippedRunUps.POST, date, TODAY, calendar, progress));

@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import osmerin.core.article.Stage;
+import osmerin.core.article.Phase;
 import osmerin.core.article.Standing;
 import osmerin.core.pace.Pace.State;
 import osmerin.core.runup.BackPlan;
@@ -85,7 +85,7 @@ class PaceTest {
   void paceAgreesWithHowEachArticleStands(long seed) {
     Random random = new Random(seed);
     for (int i = 0; i < 150; i++) {
-      Stage stage = Stage.IN_WORK.get(random.nextInt(Stage.IN_WORK.size()));
+      Phase stage = Phase.values()[random.nextInt(Phase.LIVE.ordinal())];
       LocalDate date = NOVEMBER.atDay(1 + random.nextInt(30));
       Map<String, StepProgress> progress = new HashMap<>();
       for (RunUpStep step : ShippedRunUps.POST.steps()) {

@@ -1,0 +1,120 @@
+package osmerin.app.stages;
+
+import java.util.EnumMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.StageMoves;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.runups.StageList;
+import osmerin.app.runups.StepRoles;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.Phase;
+import osmerin.core.article.StageAct;
+import osmerin.core.article.Stages;
+
+/** Setup → Stages. */
+@Controller
+@RequestMapping("/{site}/setup/stages")
+class StageController {
+  private final StageList stages;
+  private final StageMoves moves;
+  private final StepRoles roles;
+  private final StageEdits edits;
+
+  StageController(StageList stages, StageMoves moves, StepRoles roles, StageEdits edits) {
+    this.stages = stages;
+    this.moves = moves;
+    this.roles = roles;
+    this.edits = edits;
+  }
+
+  @GetMapping
+  @Needs(Right.MANAGE)
+  String stages(SiteContext site, Model model) {
+    Stages all = stages.of(site.siteId());
+    model.addAttribute("stages", all);
+    model.addAttribute("seen", StageEdits.seen(all));
+    model.addAttribute("phases", Phase.values());
+    model.addAttribute("acts", StageAct.values());
+    model.addAttribute("stepRoles", roles.list(site.siteId()));
+    model.addAttribute("there", moves.countByStage(site));
+    return "stages/stages";
+  }
+
+  @PostMapping
+  @Needs(Right.MANAGE)
+  String add(
+      SiteContext site,
+      @RequestParam String name,
+      @RequestParam Phase phase,
+      RedirectAttributes to) {
+    edits.add(site, name, phase);
+    Foot.say(to, "“" + name.strip() + "” is a stage now, the last that is " + phase.label() + ".");
+    return back(site);
+  }
+
+  @PostMapping("/{id}")
+  @Needs(Right.MANAGE)
+  String change(
+      SiteContext site,
+      @PathVariable long id,
+      @ModelAttribute StageForm form,
+      @RequestParam String seen,
+      RedirectAttributes to) {
+    edits.change(site, id, form, seen);
+    Foot.say(to, "“" + form.name().strip() + "” is saved.");
+    return back(site);
+  }
+
+  @PostMapping("/{id}/shift")
+  @Needs(Right.MANAGE)
+  String shift(
+      SiteContext site, @PathVariable long id, @RequestParam boolean down, RedirectAttributes to) {
+    edits.shift(site, id, down);
+    Foot.say(to, "Moved " + (down ? "down" : "up") + ".");
+    return back(site);
+  }
+
+  @PostMapping("/{id}/retire")
+  @Needs(Right.MANAGE)
+  String retire(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable Long target,
+      RedirectAttributes to) {
+    edits.retire(site, id, target);
+    Foot.say(to, "The stage is retired.");
+    return back(site);
+  }
+
+  /** Where acts lead: the name of an act with the id of a stage. */
+  @PostMapping("/leads")
+  @Needs(Right.MANAGE)
+  String lead(SiteContext site, @RequestParam Map<String, String> fields, RedirectAttributes to) {
+    Map<StageAct, Long> leads = new EnumMap<>(StageAct.class);
+    for (StageAct act : StageAct.values()) {
+      String stage = fields.getOrDefault(act.name(), "");
+      if (stage.matches("\\d{1,18}")) {
+        leads.put(act, Long.valueOf(stage));
+      }
+    }
+    edits.lead(site, leads);
+    Foot.say(to, "Saved.");
+    return back(site);
+  }
+
+  private static String back(SiteContext site) {
+    return "redirect:" + site.base() + "/setup/stages";
+  }
+}
