@@ -10,6 +10,7 @@ create table stage (
   due_days   int,
   ticks      text not null default '',
   adds       text not null default '',
+  comes_by   text not null default '',
   retired_at timestamptz,
   constraint stage_phase check (phase in ('TO_COME', 'IN_HAND', 'SET', 'LIVE', 'ENDED')),
   constraint stage_due check (due_days between 0 and 200)
@@ -61,6 +62,12 @@ set from_value = pg_temp.stage_of(e.site_id, c.from_value)::text,
   to_value = pg_temp.stage_of(e.site_id, c.to_value)::text
 from history_entry e
 where e.id = c.entry_id and c.thing = 'ARTICLE' and c.field = 'Stage' and c.reversible;
+
+-- What articles of a type need before anybody writes; a refresh starts from the brief it had.
+alter table article_type
+  add column brief_need text not null default 'SIGNED_OFF',
+  add constraint article_type_brief_need check (brief_need in ('NONE', 'WRITTEN', 'SIGNED_OFF'));
+update article_type set brief_need = 'NONE' where kind = 'REFRESH';
 
 update ledger_view v
 set query = regexp_replace(v.query, '(^|&)stage=' || upper(st.name) || '(&|$)', '\1stage=' || st.id || '\2')

@@ -1,10 +1,12 @@
 package osmerin.app.articles;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -13,6 +15,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.OnTicked;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
@@ -45,13 +48,18 @@ public class ArticleEdits {
   private final History history;
   private final ArticleNotices notices;
 
+  /** Those that move articles use this class themselves. */
+  private final ObjectProvider<OnTicked> onTicked;
+
   ArticleEdits(
       ArticleMapper articles,
       Steps steps,
       ArticleTypeService types,
       ArticleService looking,
       History history,
-      ArticleNotices notices) {
+      ArticleNotices notices,
+      ObjectProvider<OnTicked> onTicked) {
+    this.onTicked = onTicked;
     this.articles = articles;
     this.steps = steps;
     this.types = types;
@@ -105,9 +113,13 @@ public class ArticleEdits {
     if (done == (row.doneOn() != null)) {
       return;
     }
-    Change change = done ? done(context, planned, row) : open(round, row);
+    List<Change> changes = new ArrayList<>();
+    changes.add(done ? done(context, planned, row) : open(round, row));
+    if (done) {
+      onTicked.forEach(then -> changes.addAll(then.ticked(context, round, row)));
+    }
     String sentence = done ? "“%s” of %s is done." : "“%s” of %s is open again.";
-    history.note(context, Right.WORK, sentence.formatted(row.name(), round.reference()), change);
+    history.note(context, Right.WORK, sentence.formatted(row.name(), round.reference()), changes);
     if (done) {
       planned.startable(row).forEach(next -> notices.canStart(context, round, next));
     }

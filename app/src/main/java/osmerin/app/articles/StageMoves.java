@@ -13,8 +13,8 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Lacking;
 import osmerin.app.rounds.OnEntering;
-import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.runups.StageList;
@@ -24,7 +24,6 @@ import osmerin.core.article.Stage;
 import osmerin.core.article.StageAct;
 import osmerin.core.article.Stages;
 import osmerin.core.runup.Completion;
-import osmerin.core.text.Counted;
 
 /** The stages an article goes through by hand. */
 @Service
@@ -38,6 +37,7 @@ public class StageMoves {
   private final History history;
   private final StageList stages;
   private final List<OnEntering> entering;
+  private final Lacking lacking;
 
   StageMoves(
       ArticleMapper articles,
@@ -46,7 +46,9 @@ public class StageMoves {
       PublishDates dates,
       History history,
       StageList stages,
-      List<OnEntering> entering) {
+      List<OnEntering> entering,
+      Lacking lacking) {
+    this.lacking = lacking;
     this.entering = entering;
     this.stages = stages;
     this.edits = edits;
@@ -81,7 +83,7 @@ public class StageMoves {
           now);
     }
     if (!anyway && stage != seen) {
-      askOfOpenSteps(context, to, List.of(round));
+      askOfLacks(context, to, List.of(round));
     }
     List<Change> changes = stage(context, round, to);
     history.note(
@@ -92,32 +94,13 @@ public class StageMoves {
     return to;
   }
 
-  /** A stage in which nothing is left to do asks for the steps that are; once for all articles. */
-  public void askOfOpenSteps(SiteContext context, Stage to, List<Round> rounds) {
-    if (!to.isSet()) {
-      return;
-    }
-    List<PlannedRound> open =
-        looking.planned(context, rounds).stream()
-            .filter(planned -> !planned.round().stage().is(to) && planned.plan().isOpen())
-            .toList();
-    if (open.size() == 1) {
-      Round one = open.get(0).round();
-      throw new AskException(
-          "%s still has steps to do. It counts as in hand until they are done."
-              .formatted(one.reference()),
-          open.get(0).openSteps(),
-          "Move to " + to.label() + " anyway");
-    }
-    if (!open.isEmpty()) {
-      throw new AskException(
-          "%s still have steps to do. They count as in hand until those are done."
-              .formatted(Counted.of(open.size(), "article")),
-          open.stream()
-              .map(p -> p.round().reference() + ": " + String.join(", ", p.openSteps()))
-              .toList(),
-          "Move to " + to.label() + " anyway");
-    }
+  /**
+   * Asks once for all articles that lack what the stage takes for granted.
+   *
+   * @throws AskException when one does
+   */
+  public void askOfLacks(SiteContext context, Stage to, List<Round> rounds) {
+    lacking.ask(stages.of(context.siteId()), to, looking.planned(context, rounds));
   }
 
   /** Moves an article on to where an act leads, if it is before that; without an entry. */

@@ -52,6 +52,8 @@ interface BriefMapper {
       @Param("now") @Nullable KeptSignOff now,
       @Param("back") @Nullable KeptSignOff back);
 
+  List<BriefBefore.HasBrief> having(@Param("roundIds") Collection<Long> roundIds);
+
   List<Long> unsigned(@Param("roundIds") Collection<Long> roundIds);
 
   void copy(@Param("from") long fromRound, @Param("to") long toRound);

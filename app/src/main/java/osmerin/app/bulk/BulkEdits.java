@@ -123,8 +123,7 @@ public class BulkEdits {
     List<Round> marked = looking.byNumbers(context, numbers);
     List<Round> rounds = what == What.DAYS ? publishDates.leading(marked) : marked;
     if (what == What.STAGE && !anyway) {
-      stageMoves.askOfOpenSteps(
-          context, stage(context, value == null ? "" : value.strip()), rounds);
+      stageMoves.askOfLacks(context, stage(context, value == null ? "" : value.strip()), rounds);
     }
     if (what == What.DAYS && !anyway) {
       publishDates.askOfSetbacks(context, rounds, number(value == null ? "" : value.strip()));

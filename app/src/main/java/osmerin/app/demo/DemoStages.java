@@ -46,7 +46,7 @@ class DemoStages {
       SiteContext owner, String stage, String name, String role, String due, String adds) {
     Stages all = stages.of(owner.siteId());
     Stage its = stage(owner, stage);
-    StageForm form = new StageForm(name, its.phase(), role, due, "", adds);
+    StageForm form = new StageForm(name, its.phase(), role, due, "", adds, "");
     edits.change(owner, its.id(), form, StageEdits.seen(all));
   }
 

@@ -2,6 +2,7 @@ package osmerin.app.runups;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.evidence.WordRange;
 
@@ -14,6 +15,7 @@ import osmerin.core.evidence.WordRange;
  * @param open rounds in work that have it
  * @param wordsLow how long its articles usually are, from
  * @param wordsHigh up to
+ * @param briefNeed what its articles need before anybody writes
  */
 public record ArticleType(
     long id,
@@ -26,7 +28,8 @@ public record ArticleType(
     int version,
     int open,
     @Nullable Integer wordsLow,
-    @Nullable Integer wordsHigh) {
+    @Nullable Integer wordsHigh,
+    BriefNeed briefNeed) {
   /** How long its articles usually are; empty where nothing was said. */
   public Optional<WordRange> words() {
     return wordsLow == null || wordsHigh == null

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUpStep;
 import osmerin.core.runup.StepRole;
@@ -26,7 +27,8 @@ interface ArticleTypeMapper {
       @Param("siteId") long siteId,
       @Param("name") String name,
       @Param("kind") Kind kind,
-      @Param("cushion") int cushion);
+      @Param("cushion") int cushion,
+      @Param("need") BriefNeed need);
 
   void removeSteps(@Param("typeId") long typeId);
 
@@ -51,6 +53,10 @@ interface ArticleTypeMapper {
       @Param("id") long id,
       @Param("low") @Nullable Integer low,
       @Param("high") @Nullable Integer high);
+
+  List<String> stepNames(@Param("siteId") long siteId);
+
+  void setBriefNeed(@Param("id") long id, @Param("need") BriefNeed need);
 
   void copyUsual(@Param("from") long from, @Param("to") long to);
 

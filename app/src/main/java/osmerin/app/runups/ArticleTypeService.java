@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.RunUp;
@@ -69,6 +70,11 @@ public class ArticleTypeService {
     return types.steps(typeId);
   }
 
+  /** The names of the steps of all types that articles can be given, by the alphabet. */
+  public List<String> stepNames(long siteId) {
+    return types.stepNames(siteId);
+  }
+
   /** The steps that a type had at a version. */
   public List<RunUpStep> stepsAt(ArticleType type, int version) {
     List<RunUpStep> former =
@@ -92,10 +98,15 @@ public class ArticleTypeService {
     runUps.forEach(runUp -> add(siteId, kind, runUp).orElseThrow());
   }
 
+  /** A refresh starts from the brief that is there. */
+  private static BriefNeed need(Kind kind) {
+    return kind == Kind.REFRESH ? BriefNeed.NONE : BriefNeed.SIGNED_OFF;
+  }
+
   /** Adds a type below the others; empty when its name is taken. */
   @Transactional
   public Optional<Long> add(long siteId, Kind kind, RunUp runUp) {
-    Optional<Long> added = types.insert(siteId, runUp.name(), kind, runUp.cushion());
+    Optional<Long> added = types.insert(siteId, runUp.name(), kind, runUp.cushion(), need(kind));
     added.ifPresent(id -> insert(id, runUp.steps()));
     return added;
   }
@@ -149,6 +160,12 @@ public class ArticleTypeService {
   public void setWords(long typeId, Optional<WordRange> words) {
     types.setWords(
         typeId, words.map(WordRange::low).orElse(null), words.map(WordRange::high).orElse(null));
+  }
+
+  /** Says what articles of a type need before anybody writes. */
+  @Transactional
+  public void setBriefNeed(long typeId, BriefNeed need) {
+    types.setBriefNeed(typeId, need);
   }
 
   /**

@@ -30,7 +30,8 @@ public class StageList {
     for (StageRow row : stages.list(siteId)) {
       list.add(new Stage(row.id(), row.name(), row.phase(), row.place()));
       row.acts().forEach(act -> leads.put(StageAct.valueOf(act), row.id()));
-      handoffs.put(row.id(), new Handoff(row.role(), row.dueDays(), row.ticks(), row.adds()));
+      handoffs.put(
+          row.id(), new Handoff(row.role(), row.dueDays(), row.ticks(), row.adds(), row.comesBy()));
     }
     return new Stages(list, leads, handoffs);
   }
@@ -55,7 +56,7 @@ public class StageList {
       Stages.Shipped its = Stages.SHIPPED.get(i);
       List<String> acts = its.act() == null ? List.of() : List.of(its.act().name());
       stages.insert(
-          siteId, new StageRow(0, its.label(), its.phase(), i, acts, its.role(), null, "", ""));
+          siteId, new StageRow(0, its.label(), its.phase(), i, acts, its.role(), null, "", "", ""));
     }
   }
 
@@ -93,6 +94,7 @@ public class StageList {
         handoff.role(),
         handoff.dueDays(),
         handoff.ticks(),
-        handoff.adds());
+        handoff.adds(),
+        handoff.comesBy());
   }
 }

@@ -19,4 +19,5 @@ record StageRow(
     @Nullable StepRole role,
     @Nullable Integer dueDays,
     String ticks,
-    String adds) {}
+    String adds,
+    String comesBy) {}

@@ -30,7 +30,8 @@ record KeptStages(List<KeptStage> stages) implements Kept {
       @Nullable String role,
       @Nullable Integer dueDays,
       String ticks,
-      String adds) {}
+      String adds,
+      String comesBy) {}
 
   static KeptStages of(Stages stages) {
     return new KeptStages(stages.list().stream().map(stage -> kept(stages, stage)).toList());
@@ -52,7 +53,8 @@ record KeptStages(List<KeptStage> stages) implements Kept {
         handoff.role() == null ? null : handoff.role().name(),
         handoff.dueDays(),
         handoff.ticks(),
-        handoff.adds());
+        handoff.adds(),
+        handoff.comesBy());
   }
 
   Stages back() {
@@ -63,7 +65,8 @@ record KeptStages(List<KeptStage> stages) implements Kept {
       list.add(new Stage(kept.id(), kept.name(), kept.phase(), list.size()));
       kept.acts().forEach(act -> leads.put(act, kept.id()));
       StepRole role = kept.role() == null ? null : StepRole.valueOf(kept.role());
-      handoffs.put(kept.id(), new Handoff(role, kept.dueDays(), kept.ticks(), kept.adds()));
+      handoffs.put(
+          kept.id(), new Handoff(role, kept.dueDays(), kept.ticks(), kept.adds(), kept.comesBy()));
     }
     return new Stages(list, leads, handoffs);
   }

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.StageMoves;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
@@ -30,9 +31,16 @@ class StageController {
   private final StageList stages;
   private final StageMoves moves;
   private final StepRoles roles;
+  private final ArticleTypeService types;
   private final StageEdits edits;
 
-  StageController(StageList stages, StageMoves moves, StepRoles roles, StageEdits edits) {
+  StageController(
+      StageList stages,
+      StageMoves moves,
+      StepRoles roles,
+      ArticleTypeService types,
+      StageEdits edits) {
+    this.types = types;
     this.stages = stages;
     this.moves = moves;
     this.roles = roles;
@@ -48,6 +56,7 @@ class StageController {
     model.addAttribute("phases", Phase.values());
     model.addAttribute("acts", StageAct.values());
     model.addAttribute("stepRoles", roles.list(site.siteId()));
+    model.addAttribute("stepNames", types.stepNames(site.siteId()));
     model.addAttribute("there", moves.countByStage(site));
     return "stages/stages";
   }

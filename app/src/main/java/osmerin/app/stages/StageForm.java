@@ -16,6 +16,7 @@ import osmerin.core.runup.StepRole;
  * @param due working days, empty for as planned
  * @param ticks name of a step, empty for none
  * @param adds lines of a recipe, empty for none
+ * @param comesBy name of a step, empty for none
  */
 public record StageForm(
     String name,
@@ -23,7 +24,8 @@ public record StageForm(
     @Nullable String role,
     @Nullable String due,
     @Nullable String ticks,
-    @Nullable String adds) {
+    @Nullable String adds,
+    @Nullable String comesBy) {
   private static final int LONGEST = 2_000;
 
   /** What happens on entering it, as far as it can be read. */
@@ -38,10 +40,12 @@ public record StageForm(
                     () ->
                         new RefusedException(
                             "This site has no step role “%s”.".formatted(text(role))));
-    if (text(ticks).length() > LONGEST || text(adds).length() > LONGEST) {
+    if (text(ticks).length() > LONGEST
+        || text(comesBy).length() > LONGEST
+        || text(adds).length() > LONGEST) {
       throw new RefusedException("That is too long: at most %s letters.".formatted(LONGEST));
     }
-    return new Handoff(next, days(next), text(ticks), steps(known));
+    return new Handoff(next, days(next), text(ticks), steps(known), text(comesBy));
   }
 
   private @Nullable Integer days(@Nullable StepRole next) {

@@ -15,14 +15,16 @@ import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.StepRole;
 
-/** What is usual for articles of a type: who does a role's steps, and how long they are. */
+/** What is usual for articles of a type: who does a role's steps, how long they are, what brief. */
 @Service
 public class UsualEdits {
   private static final String USUALLY = "Usually: ";
   private static final String WORDS = "Words";
+  private static final String BRIEF = "Brief";
 
   private final ArticleTypeService types;
   private final TeamService team;
@@ -93,6 +95,23 @@ public class UsualEdits {
             KeptWords.of(wanted)));
   }
 
+  /** Says what articles of a type need before anybody writes. */
+  @Transactional
+  public void setBriefNeed(SiteContext context, long id, BriefNeed need) {
+    context.require(Right.MANAGE);
+    ArticleType type = types.known(context.siteId(), id);
+    if (type.briefNeed() == need) {
+      return;
+    }
+    types.setBriefNeed(id, need);
+    history.note(
+        context,
+        Right.MANAGE,
+        "A %s needs %s.".formatted(type.name().toLowerCase(Locale.ROOT), need.label()),
+        Change.of(
+            Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label(), type.briefNeed(), need));
+  }
+
   private static Optional<WordRange> read(String low, String high) {
     try {
       return WordRange.read(low, high);
@@ -106,13 +125,15 @@ public class UsualEdits {
   }
 
   boolean knows(String field) {
-    return field.equals(WORDS) || field.startsWith(USUALLY);
+    return field.equals(WORDS) || field.equals(BRIEF) || field.startsWith(USUALLY);
   }
 
   /** Puts the change's {@code from} back. */
   void put(SiteContext context, ArticleType type, Change change) {
     if (change.field().equals(WORDS)) {
       putWords(type, change);
+    } else if (change.field().equals(BRIEF)) {
+      putBriefNeed(type, change);
     } else {
       putPerson(context, type, change);
     }
@@ -123,6 +144,13 @@ public class UsualEdits {
       throw changed(type);
     }
     types.setWords(type.id(), change.from(KeptWords.class).range());
+  }
+
+  private void putBriefNeed(ArticleType type, Change change) {
+    if (!type.briefNeed().name().equals(change.to())) {
+      throw changed(type);
+    }
+    types.setBriefNeed(type.id(), BriefNeed.valueOf(change.from()));
   }
 
   private void putPerson(SiteContext context, ArticleType type, Change change) {

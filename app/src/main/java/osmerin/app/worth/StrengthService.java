@@ -22,6 +22,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.worth.Outcomes.Proposal;
 import osmerin.app.worth.StrengthMapper.Stored;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.worth.Calibration;
 import osmerin.core.worth.Calibration.Judged;
@@ -60,7 +61,19 @@ public class StrengthService implements Reversal {
             .filter(type -> type.hours() > 0)
             .findFirst()
             .orElse(
-                new ArticleType(0, "article", Kind.NEW, 0, SHIPPED_HOURS, 0, 0, 0, 0, null, null));
+                new ArticleType(
+                    0,
+                    "article",
+                    Kind.NEW,
+                    0,
+                    SHIPPED_HOURS,
+                    0,
+                    0,
+                    0,
+                    0,
+                    null,
+                    null,
+                    BriefNeed.NONE));
     SiteReach shipped = SiteReach.of(strength(now));
     Chances learned = now.learned();
     return new SiteStrength(

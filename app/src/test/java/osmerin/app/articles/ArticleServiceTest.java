@@ -145,11 +145,14 @@ class ArticleServiceTest extends ApplicationTest {
                     false))
         .isInstanceOfSatisfying(
             AskException.class,
-            ask -> assertThat(ask.points()).contains("Write the brief", "Read the proof"));
+            ask ->
+                assertThat(ask.points())
+                    .contains("there is no brief", "there is no draft", "it has no publish date")
+                    .contains("“Write the brief” is to be done"));
     assertThat(articles.get(site, round.article().number()).stage().label())
         .isEqualTo("Commissioned");
     stageMoves.move(
-        site, round.article().number(), stage(site, "Editing"), stage(site, "Commissioned"), false);
+        site, round.article().number(), stage(site, "Editing"), stage(site, "Commissioned"), true);
     stageMoves.move(
         site, round.article().number(), stage(site, "Ready"), stage(site, "Editing"), true);
     assertThat(articles.get(site, round.article().number()).stage().label()).isEqualTo("Ready");

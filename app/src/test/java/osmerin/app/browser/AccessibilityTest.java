@@ -157,6 +157,7 @@ class AccessibilityTest extends DemoApplicationTest {
             "account",
             "setup",
             "setup/types",
+            "setup/stages",
             "setup/types/2",
             "types/2/how/edit",
             "articles/MP-0065/recipe",

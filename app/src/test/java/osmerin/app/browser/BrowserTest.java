@@ -20,6 +20,7 @@ abstract class BrowserTest extends ApplicationTest {
   @BeforeEach
   void signIn() {
     site = emptySite();
+    needNoBriefs(site);
     base = "/" + site.site().slug();
     browser = browserOf(site);
     browser.open(base + "/plan");
@@ -75,7 +76,7 @@ abstract class BrowserTest extends ApplicationTest {
   /** From Editing on, though steps are to be done. */
   static void readyAnyway(Browser browser) {
     browser.key(">");
-    browser.waitForText(".warning", "still has steps to do");
+    browser.waitForText(".warning", "is not as far as Ready says");
     browser.press("Move to Ready anyway");
     browser.waitForText(".stage-here", "Ready");
   }

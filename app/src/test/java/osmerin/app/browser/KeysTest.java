@@ -59,7 +59,7 @@ class KeysTest extends BrowserTest {
       browser.waitForText(".stage-here", stage);
     }
     browser.key(">");
-    browser.waitForText(".warning", "still has steps to do");
+    browser.waitForText(".warning", "is not as far as Ready says");
     tabTo("Move to Ready anyway");
     browser.keys(Keys.ENTER);
     browser.waitForText(".stage-here", "Ready");
@@ -94,7 +94,7 @@ class KeysTest extends BrowserTest {
     assertThat(browser.path()).contains("/articles?q=blue#open=/articles/" + first);
     browser.keys(">");
     browser.waitForText("#drawer .stage-name", "Briefed");
-    browser.waitForText("#foot", "moved from Commissioned to Briefed");
+    browser.waitForText("#foot", "is at Briefed now");
     assertThat(browser.path()).contains("q=blue");
     assertThat(browser.text("main .ledger")).doesNotContain("A red bowl");
     browser.open(browser.path());

@@ -17,6 +17,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.bulk.BulkEdits.Outcome;
 import osmerin.app.bulk.BulkEdits.What;
+import osmerin.app.drafts.DraftService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
@@ -33,6 +34,7 @@ class BulkEditsTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private ArticleSearch search;
   @Autowired private BulkEdits bulk;
+  @Autowired private DraftService drafts;
   @Autowired private History history;
   @Autowired private UndoService undo;
   private SiteContext site;
@@ -61,7 +63,7 @@ class BulkEditsTest extends ApplicationTest {
   @Test
   void aBulkChangeIsOneEntryForAllAndReadableOnEach() {
     long before = history.count(site, Asked.ALL);
-    bulk.change(site, List.of(1, 3), What.STAGE, stageId("Drafting"), false);
+    bulk.change(site, List.of(1, 3), What.STAGE, stageId("Drafting"), true);
     assertThat(history.count(site, Asked.ALL)).isEqualTo(before + 1);
     assertThat(history.entries(site, Asked.of(osmerin.app.history.Thing.ARTICLE, 3), 0, 1).get(0))
         .satisfies(e -> assertThat(e.sentence()).isEqualTo("2 articles moved to Drafting."));
@@ -71,7 +73,9 @@ class BulkEditsTest extends ApplicationTest {
   }
 
   @Test
-  void readyAsksOnceForAllThatHaveStepsToDo() {
+  void readyAsksOnceForAllThatLackSomething() {
+    needNoBriefs(site);
+    drafts.save(site, articles.get(site, 2), "Words.", 0);
     articles
         .page(site, 2, null)
         .planned()
@@ -82,9 +86,11 @@ class BulkEditsTest extends ApplicationTest {
         .isInstanceOfSatisfying(
             AskException.class,
             ask -> {
-              assertThat(ask).hasMessageStartingWith("2 articles still have steps to do");
+              assertThat(ask).hasMessageStartingWith("2 articles are not as far as Ready says");
               assertThat(ask.points()).hasSize(2);
-              assertThat(ask.points().get(1)).contains("0003: ").contains("Write the draft");
+              assertThat(ask.points().get(1))
+                  .contains("0003: there is no draft, it has no publish date, ")
+                  .contains("“Write the draft” is to be done");
             });
     assertThat(stages()).containsOnly("Commissioned");
     assertThat(bulk.change(site, List.of(2), What.STAGE, stageId("Ready"), false).left()).isEmpty();

@@ -14,7 +14,9 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.briefs.BriefService;
 import osmerin.app.history.UndoService;
+import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
@@ -26,6 +28,8 @@ import osmerin.app.runups.Steps;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.types.UsualEdits;
+import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
@@ -36,6 +40,8 @@ import osmerin.core.runup.StepRole;
 class StageEditsTest extends ApplicationTest {
   @Autowired private StageEdits stageEdits;
   @Autowired private ArticleService articles;
+  @Autowired private BriefService briefs;
+  @Autowired private UsualEdits usual;
   @Autowired private UndoService undo;
   @Autowired private Steps steps;
   @Autowired private OnEntering entering;
@@ -165,7 +171,7 @@ class StageEditsTest extends ApplicationTest {
   }
 
   private static StageForm named(String name) {
-    return new StageForm(name, Phase.IN_HAND, "editor", "", "", "");
+    return new StageForm(name, Phase.IN_HAND, "editor", "", "", "", "");
   }
 
   @Test
@@ -177,7 +183,8 @@ class StageEditsTest extends ApplicationTest {
             "editor",
             "3",
             "write the DRAFT",
-            "Legal check, editor, 0.5 h\nSecond legal check, editor, 0.5 h");
+            "Legal check, editor, 0.5 h\nSecond legal check, editor, 0.5 h",
+            "");
     stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
     Round round = articles.get(site, 1);
     Stage editing = stages().find(stage(site, "Editing")).orElseThrow();
@@ -207,7 +214,7 @@ class StageEditsTest extends ApplicationTest {
 
   @Test
   void aStepIsNeverDueLaterThanThePlanHasIt() {
-    StageForm form = new StageForm("Editing", Phase.IN_HAND, "editor", "200", "", "");
+    StageForm form = new StageForm("Editing", Phase.IN_HAND, "editor", "200", "", "", "");
     stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
     move(1, "Editing");
     assertThat(row(firstOfEditor()).pinned()).isNull();
@@ -259,7 +266,48 @@ class StageEditsTest extends ApplicationTest {
   }
 
   private void change(long id, String role, String due, String adds, String seen) {
-    stageEdits.change(site, id, new StageForm("Editing", Phase.IN_HAND, role, due, "", adds), seen);
+    stageEdits.change(
+        site, id, new StageForm("Editing", Phase.IN_HAND, role, due, "", adds, ""), seen);
+  }
+
+  @Test
+  void aTickedStepMovesOnToTheStageItLeadsTo() {
+    StageForm form = new StageForm("Editing", Phase.IN_HAND, "", "", "", "", "write the draft");
+    stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
+    edits.tick(site, 1, "draft", true);
+    assertThat(at(1)).isEqualTo("Editing");
+    undo.undoLatest(site);
+    assertThat(at(1)).isEqualTo("Commissioned");
+    assertThat(row("Write the draft").doneOn()).isNull();
+    move(1, "Ready");
+    edits.tick(site, 1, "draft", false);
+    edits.tick(site, 1, "draft", true);
+    assertThat(at(1)).isEqualTo("Ready");
+  }
+
+  @Test
+  void writingWithoutTheBriefThatTheTypeNeedsIsAskedAbout() {
+    long drafting = stage(site, "Drafting");
+    long seen = articles.get(site, 1).stage().id();
+    assertThatThrownBy(() -> stageMoves.move(site, 1, drafting, seen, false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> assertThat(ask.points()).containsExactly("there is no brief"));
+    Round round = articles.get(site, 1);
+    briefs.save(site, round, briefs.get(site, round));
+    assertThatThrownBy(() -> stageMoves.move(site, 1, drafting, seen, false))
+        .isInstanceOfSatisfying(
+            AskException.class,
+            ask -> assertThat(ask.points()).containsExactly("the brief is not signed off"));
+    usual.setBriefNeed(site, round.typeId(), BriefNeed.NONE);
+    stageMoves.move(site, 1, drafting, seen, false);
+    undo.undoLatest(site);
+    undo.undoLatest(site);
+    assertThatThrownBy(() -> stageMoves.move(site, 1, drafting, seen, false))
+        .isInstanceOf(AskException.class);
+    briefs.signOff(site, round, 1);
+    stageMoves.move(site, 1, drafting, articles.get(site, 1).stage().id(), false);
+    assertThat(at(1)).isEqualTo("Drafting");
   }
 
   /** Whatever is done to them, they stay sound, and everything can be taken back. */
@@ -303,7 +351,7 @@ class StageEditsTest extends ApplicationTest {
           stageEdits.change(
               site,
               one.id(),
-              new StageForm("Named " + random.nextInt(1_000), phase, "", "", "", ""),
+              new StageForm("Named " + random.nextInt(1_000), phase, "", "", "", "", ""),
               StageEdits.seen(stages()));
       default -> stageMoves.move(site, 1, one.id(), articles.get(site, 1).stage().id(), true);
     }

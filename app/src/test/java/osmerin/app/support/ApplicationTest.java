@@ -23,6 +23,8 @@ import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
+import osmerin.core.article.BriefNeed;
+import osmerin.core.article.Kind;
 import osmerin.core.article.Stage;
 import osmerin.core.article.StageAct;
 import osmerin.core.article.Stages;
@@ -101,6 +103,13 @@ public abstract class ApplicationTest {
         .findFirst()
         .orElseThrow()
         .id();
+  }
+
+  /** Nobody asks for briefs on the site any more when articles are moved on. */
+  protected void needNoBriefs(SiteContext site) {
+    types
+        .list(site.siteId(), Kind.NEW)
+        .forEach(type -> types.setBriefNeed(type.id(), BriefNeed.NONE));
   }
 
   /** Moves an article that was just commissioned through all stages until it is set. */

@@ -129,6 +129,13 @@ public record Stages(List<Stage> list, Map<StageAct, Long> leads, Map<Long, Hand
     return handoffs.getOrDefault(stage.id(), Handoff.NONE);
   }
 
+  /** The stage in work to which ticking a step leads. */
+  public Optional<Stage> comingBy(String step) {
+    return inWork().stream()
+        .filter(stage -> handoff(stage).comesBy().equalsIgnoreCase(step))
+        .findFirst();
+  }
+
   /** The stage with the id; empty for one of another site, or one that is no more. */
   public Optional<Stage> find(long id) {
     return list.stream().filter(stage -> stage.id() == id).findFirst();
