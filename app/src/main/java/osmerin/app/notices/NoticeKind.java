@@ -11,6 +11,7 @@ public enum NoticeKind {
   WENT_LIVE("An article of yours went live", MailChoice.DAILY),
   NOT_PUBLISHED("An article could not be published", MailChoice.AT_ONCE),
   PITCH_DECIDED("A pitch of yours was decided", MailChoice.DAILY),
+  GUEST("A guest leaves a note or a file", MailChoice.DAILY),
   WORK_ENDED("Long work that you began has ended", MailChoice.NEVER),
   ROLE_CHANGED("Your role changed", MailChoice.AT_ONCE);
 

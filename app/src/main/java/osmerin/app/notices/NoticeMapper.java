@@ -14,7 +14,11 @@ import osmerin.app.notices.NoticeKind.MailChoice;
 interface NoticeMapper {
   /** A person to be told, with what they chose for the kind, null for what is shipped. */
   record Reader(
-      long id, @Nullable String mail, @Nullable Boolean inApp, @Nullable MailChoice choice) {}
+      long id,
+      @Nullable String mail,
+      boolean guest,
+      @Nullable Boolean inApp,
+      @Nullable MailChoice choice) {}
 
   /** A person whose daily mail is due, in the zone of one of their sites. */
   record DigestReader(long id, String mail, String name, String zone) {}

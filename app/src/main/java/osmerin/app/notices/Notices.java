@@ -9,6 +9,7 @@ import java.util.Objects;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.notices.NoticeKind.MailChoice;
@@ -25,9 +26,19 @@ public class Notices {
   private final NoticeMapper notices;
   private final Post post;
   private final PublicAddress address;
+
+  /** They tell with the help of this class themselves. */
+  private final ObjectProvider<GuestTeller> guests;
+
   private final Clock clock;
 
-  Notices(NoticeMapper notices, Post post, PublicAddress address, Clock clock) {
+  Notices(
+      NoticeMapper notices,
+      Post post,
+      PublicAddress address,
+      ObjectProvider<GuestTeller> guests,
+      Clock clock) {
+    this.guests = guests;
     this.notices = notices;
     this.post = post;
     this.address = address;
@@ -63,6 +74,10 @@ public class Notices {
       return;
     }
     for (Reader reader : notices.readers(people, site.id(), kind)) {
+      if (reader.guest()) {
+        guests.forEach(teller -> teller.tell(site, reader.id(), kind, text, path));
+        continue;
+      }
       boolean inApp = reader.inApp() == null || reader.inApp();
       MailChoice mail = reader.choice() == null ? kind.mail() : reader.choice();
       notices.insert(

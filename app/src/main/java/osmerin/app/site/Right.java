@@ -9,6 +9,8 @@ import org.jspecify.annotations.Nullable;
 public enum Right {
   /** Open to whoever has the address; what it shows belongs to no site. */
   ANYBODY(null),
+  /** Open to whoever was handed a link; what it shows is what the link is for. */
+  BY_LINK(null),
   /** A person's own affairs, outside of any site. */
   SIGNED_IN(null),
   /** Seeing the site. */

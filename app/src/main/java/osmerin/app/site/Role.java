@@ -1,11 +1,18 @@
 package osmerin.app.site;
 
+import java.util.List;
+
 /** What a person is on a site; each may do what those before it may, and more. */
 public enum Role {
+  /** Has no account: works on single articles through links. */
+  GUEST("Guest"),
   WRITER("Writer"),
   EDITOR("Editor"),
   STRATEGIST("Strategist"),
   OWNER("Owner");
+
+  /** Those that people who sign in can have. */
+  public static final List<Role> WITH_ACCOUNT = List.of(WRITER, EDITOR, STRATEGIST, OWNER);
 
   private final String label;
 

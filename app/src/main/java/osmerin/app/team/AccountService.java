@@ -19,6 +19,7 @@ import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 
 /** What belongs to a person, not to a site: name, mail, password, settings. */
@@ -161,6 +162,9 @@ public class AccountService {
    */
   @Transactional
   public String passwordLinkFor(SiteContext owner, Person person) {
+    if (person.role() == Role.GUEST) {
+      throw new RefusedException(person.name() + " is a guest and has no account.");
+    }
     requireOwnPeople(owner, person);
     return link(person.id());
   }
@@ -202,7 +206,7 @@ public class AccountService {
    *
    * @throws RefusedException when it is none
    */
-  static String mail(@Nullable String typed) {
+  public static String mail(@Nullable String typed) {
     String mail = typed == null ? "" : typed.strip();
     if (!mail.matches("[^\\s@,;<>]+@[^\\s@,;<>]+") || mail.length() > 200) {
       throw new RefusedException("“" + mail + "” is no mail address.");

@@ -71,8 +71,12 @@ public class Invitations {
   public String invite(SiteContext context, String mail, Role role) {
     context.require(Right.MANAGE);
     String to = AccountService.mail(mail);
+    if (role == Role.GUEST) {
+      throw new RefusedException("Guests are asked on the page of an article.");
+    }
     boolean isHere =
-        team.people(context.siteId()).stream().anyMatch(p -> to.equalsIgnoreCase(p.mail()));
+        team.people(context.siteId()).stream()
+            .anyMatch(p -> p.role() != Role.GUEST && to.equalsIgnoreCase(p.mail()));
     if (isHere) {
       throw new RefusedException(to + " works on this site already.");
     }

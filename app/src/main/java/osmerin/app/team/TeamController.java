@@ -45,7 +45,7 @@ class TeamController {
   @Needs(Right.READ)
   String team(SiteContext site, Model model) {
     model.addAttribute("people", team.people(site.siteId()));
-    model.addAttribute("roles", Role.values());
+    model.addAttribute("roles", Role.WITH_ACCOUNT);
     model.addAttribute("rights", Right.values());
     model.addAttribute("mailConnected", post.isConnected());
     model.addAttribute("mailPages", post.simulatedAt());

@@ -31,6 +31,9 @@ import osmerin.app.team.TeamMapper.PersonName;
 /** People and their roles on sites. */
 @Service
 public class TeamService implements UserDetailsService {
+  /** The hash of no password at all. */
+  private static final String NO_PASSWORD = "!";
+
   private final TeamMapper team;
   private final PasswordEncoder passwords;
   private final History history;
@@ -60,7 +63,7 @@ public class TeamService implements UserDetailsService {
 
   /** Whether one person works on the site: then nobody needs to be named, told or asked. */
   public boolean isAlone(long siteId) {
-    return people(siteId).size() == 1;
+    return people(siteId).stream().filter(p -> p.role() != Role.GUEST).count() == 1;
   }
 
   /** The people of a site by name. */
@@ -109,6 +112,12 @@ public class TeamService implements UserDetailsService {
         normal(login), name.strip(), initials(name), mail, passwords.encode(password));
   }
 
+  /** Adds somebody who signs in nowhere. */
+  @Transactional
+  public long addGuest(String login, String name) {
+    return team.insert(login, name, initials(name), null, NO_PASSWORD);
+  }
+
   /**
    * Gives a person a role on a site; who has a higher one there keeps it.
    *
@@ -134,6 +143,10 @@ public class TeamService implements UserDetailsService {
   public void changeRole(SiteContext context, long personId, Role seen, Role role) {
     context.require(Right.MANAGE);
     Person person = get(context, personId);
+    if (person.role() == Role.GUEST || role == Role.GUEST) {
+      throw new RefusedException(
+          "A guest has no account. Invite %s by mail to give them one.".formatted(person.name()));
+    }
     keepAnOwner(context, person, role == Role.OWNER);
     if (team.changeRole(context.siteId(), personId, seen, role) == 0) {
       throw new ConflictException(

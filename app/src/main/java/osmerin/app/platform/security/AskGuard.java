@@ -16,6 +16,8 @@ public class AskGuard {
   private final Throttle codesFromAddress;
   private final Throttle codes;
   private final Throttle passwords;
+  private final Throttle linkGuesses;
+  private final Throttle linkUses;
 
   AskGuard(Clock clock) {
     linksOfName = new Throttle(clock, 3, Duration.ofMinutes(20));
@@ -23,6 +25,8 @@ public class AskGuard {
     codesFromAddress = new Throttle(clock, 8, Duration.ofSeconds(30));
     codes = new Throttle(clock, 60, Duration.ofSeconds(10));
     passwords = new Throttle(clock, 8, Duration.ofSeconds(30));
+    linkGuesses = new Throttle(clock, 20, Duration.ofSeconds(30));
+    linkUses = new Throttle(clock, 30, Duration.ofSeconds(2));
   }
 
   /** Counts asking for a password link; how long this address has to wait. */
@@ -38,6 +42,16 @@ public class AskGuard {
   /** Counts a wrong guess of one's own password while signed in; how long to wait. */
   public Optional<Duration> guessPassword(long personId) {
     return passwords.attempt(String.valueOf(personId));
+  }
+
+  /** Counts a link that nobody was given; how long this address has to wait. */
+  public Optional<Duration> guessLinkFrom(String address) {
+    return linkGuesses.attempt(address);
+  }
+
+  /** Counts something done through a link; how long to wait. */
+  public Optional<Duration> useLink(String token) {
+    return linkUses.attempt(token);
   }
 
   /** Counts a try of the set-up code; how long to wait, from this address or from anywhere. */

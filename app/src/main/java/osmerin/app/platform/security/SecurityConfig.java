@@ -47,6 +47,7 @@ class SecurityConfig {
     "/password/*",
     "/mail/*",
     "/invitation/*",
+    "/by-link/**",
     "/error",
     "/css/**",
     "/{version:v\\d+}/js/**",

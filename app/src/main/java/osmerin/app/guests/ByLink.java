@@ -1,0 +1,234 @@
+package osmerin.app.guests;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.articles.ArticleEdits;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefService;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.notices.NoticeKind;
+import osmerin.app.notices.Notices;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
+import osmerin.app.runups.StepGuide;
+import osmerin.app.runups.StepGuides;
+import osmerin.app.runups.StepRow;
+import osmerin.app.site.Right;
+import osmerin.app.site.Role;
+import osmerin.app.site.Site;
+import osmerin.app.site.SiteContext;
+import osmerin.app.site.SiteService;
+import osmerin.app.team.TeamService;
+import osmerin.core.runup.StepRole;
+import osmerin.formats.markdown.Markdown;
+
+/** What a guest sees and does through a link: their own steps of one article, and no more. */
+@Service
+public class ByLink {
+  static final int LONGEST_NOTE = 5_000;
+  static final int LARGEST_FILE = 20 << 20;
+  static final long MOST_BYTES = 200L << 20;
+
+  private final GuestMapper guests;
+  private final ArticleService articles;
+  private final ArticleEdits edits;
+  private final BriefService briefs;
+  private final StepGuides guides;
+  private final SiteService sites;
+  private final TeamService team;
+  private final History history;
+  private final Notices notices;
+  private final Clock clock;
+
+  ByLink(
+      GuestMapper guests,
+      ArticleService articles,
+      ArticleEdits edits,
+      BriefService briefs,
+      StepGuides guides,
+      SiteService sites,
+      TeamService team,
+      History history,
+      Notices notices,
+      Clock clock) {
+    this.guests = guests;
+    this.articles = articles;
+    this.edits = edits;
+    this.briefs = briefs;
+    this.guides = guides;
+    this.sites = sites;
+    this.team = team;
+    this.history = history;
+    this.notices = notices;
+    this.clock = clock;
+  }
+
+  /**
+   * A step of the guest.
+   *
+   * @param waitsFor names of the steps it waits for, empty when it can be done
+   * @param guide how it is done here, as HTML made safe; empty where nobody wrote it down
+   */
+  public record GuestStep(
+      String key,
+      String name,
+      @Nullable LocalDate due,
+      @Nullable LocalDate doneOn,
+      String waitsFor,
+      String guide) {}
+
+  /**
+   * What a link opens.
+   *
+   * @param brief null when the link does not show it
+   * @param files names of the files the guest handed in
+   */
+  public record Opened(
+      GuestLink link,
+      Site site,
+      String reference,
+      String title,
+      List<GuestStep> steps,
+      @Nullable Brief brief,
+      List<HandedIn> handedIn) {}
+
+  /** The link of a token, whether it works or not. */
+  public Optional<GuestLink> find(String token) {
+    return guests.byToken(token);
+  }
+
+  /** Whether a link works now. */
+  public boolean works(GuestLink link) {
+    return link.works(clock.instant());
+  }
+
+  /** Opens a link that works, which is written down. */
+  @Transactional
+  public Opened open(GuestLink link) {
+    guests.opened(link.id(), clock.instant());
+    SiteContext context = context(link);
+    PlannedRound planned = articles.planned(context, link.number());
+    Round round = planned.round();
+    List<HandedIn> theirs =
+        guests.handedIn(link.articleId()).stream()
+            .filter(handed -> handed.guest().equals(link.guest()))
+            .toList();
+    return new Opened(
+        link,
+        context.site(),
+        round.reference(),
+        round.title(),
+        round.isArchived() ? List.of() : steps(planned, link.personId()),
+        link.withBrief() ? briefs.get(context, round) : null,
+        theirs);
+  }
+
+  private List<GuestStep> steps(PlannedRound planned, long guest) {
+    Map<String, StepGuide> written = guides.of(planned.round().typeId());
+    List<GuestStep> steps = new ArrayList<>();
+    for (int i = 0; i < planned.steps().size(); i++) {
+      StepRow row = planned.steps().get(i);
+      if (planned.round().holders(row).contains(guest)) {
+        StepGuide guide = written.get(row.key());
+        String waits =
+            planned.waitsFor(row).stream().map(StepRow::name).collect(Collectors.joining(", "));
+        steps.add(
+            new GuestStep(
+                row.key(),
+                row.name(),
+                planned.plan().steps().get(i).due(),
+                row.doneOn(),
+                row.doneOn() == null ? waits : "",
+                guide == null ? "" : Markdown.html(guide.text())));
+      }
+    }
+    return steps;
+  }
+
+  /** Acts as the guest: nothing but their own steps is open to them. */
+  private SiteContext context(GuestLink link) {
+    Site site = sites.get(link.siteId());
+    return new SiteContext(site, team.signedIn(link.personId()), Role.GUEST, sites.today(site));
+  }
+
+  /**
+   * Ticks a step of the guest off, or opens it again.
+   *
+   * @throws NotFoundException when it is none of theirs
+   */
+  @Transactional
+  public void tick(GuestLink link, String key, boolean done) {
+    SiteContext context = context(link);
+    PlannedRound planned = articles.planned(context, link.number());
+    boolean theirs = steps(planned, link.personId()).stream().anyMatch(s -> s.key().equals(key));
+    if (!theirs || planned.round().isArchived()) {
+      throw new NotFoundException("step", key);
+    }
+    edits.tick(context, link.number(), key, done);
+  }
+
+  /** Leaves a note, of which the article's editors and strategists are told. */
+  @Transactional
+  public void note(GuestLink link, String typed) {
+    String text = typed.strip();
+    if (text.isEmpty()) {
+      throw new RefusedException("Write something first.");
+    }
+    if (text.length() > LONGEST_NOTE) {
+      throw new RefusedException(
+          "A note has at most %s characters; this has %s.".formatted(LONGEST_NOTE, text.length()));
+    }
+    guests.insertNote(link, text, clock.instant());
+    tell(link, "left a note", text);
+  }
+
+  /** Takes a file. */
+  @Transactional
+  public void hand(GuestLink link, String sentName, byte[] content) {
+    if (content.length == 0) {
+      throw new RefusedException("Choose a file first, one that is not empty.");
+    }
+    if (content.length > LARGEST_FILE || guests.bytesOf(link) + content.length > MOST_BYTES) {
+      throw new RefusedException("Files of at most 20 MB can be handed in, 200 MB in all.");
+    }
+    String name = FileName.shown(sentName);
+    guests.insertFile(link, name, content, clock.instant());
+    tell(link, "handed in a file", name);
+  }
+
+  private void tell(GuestLink link, String what, String detail) {
+    SiteContext context = context(link);
+    Round round = articles.get(context, link.number());
+    String sentence = "%s %s for %s.".formatted(link.guest(), what, round.reference());
+    history.note(
+        context,
+        Right.EDIT,
+        sentence,
+        Change.lasting(Thing.ARTICLE, link.number(), "Guest", null, shortened(detail)));
+    List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));
+    whom.addAll(round.article().people(StepRole.STRATEGIST));
+    notices.tell(
+        context,
+        whom.isEmpty() ? team.who(link.siteId(), Right.MANAGE) : whom,
+        NoticeKind.GUEST,
+        sentence,
+        context.base() + "/articles/" + round.reference() + "#guests");
+  }
+
+  private static String shortened(String detail) {
+    return detail.length() > 200 ? detail.substring(0, 199) + "…" : detail;
+  }
+}

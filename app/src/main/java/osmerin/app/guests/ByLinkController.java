@@ -1,0 +1,156 @@
+package osmerin.app.guests;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.security.AskGuard;
+import osmerin.app.platform.security.TooOften;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+
+/** The page that a guest's link opens, and what can be done on it. */
+@Controller
+@RequestMapping("/by-link/{token}")
+class ByLinkController {
+  private final ByLink byLink;
+  private final AskGuard guard;
+
+  ByLinkController(ByLink byLink, AskGuard guard) {
+    this.byLink = byLink;
+    this.guard = guard;
+  }
+
+  /** What is done through a link that works. */
+  private interface Act {
+    void through(GuestLink link) throws IOException;
+  }
+
+  @GetMapping
+  @Needs(Right.BY_LINK)
+  String open(
+      @PathVariable String token,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      Model model) {
+    return page(token, request, response, model);
+  }
+
+  private String page(
+      String token, HttpServletRequest request, HttpServletResponse response, Model model) {
+    Optional<GuestLink> link = byLink.find(token);
+    if (link.isEmpty()) {
+      Optional<Duration> wait = guard.guessLinkFrom(request.getRemoteAddr());
+      response.setStatus(HttpStatus.NOT_FOUND.value());
+      wait.ifPresent(w -> TooOften.say(response, w));
+      model.addAttribute("gone", "This link is not known. Copy it whole from the mail.");
+    } else if (!byLink.works(link.get())) {
+      response.setStatus(HttpStatus.GONE.value());
+      model.addAttribute(
+          "gone",
+          link.get().revokedAt() != null
+              ? "This link was revoked. Ask whoever sent it, if you are to go on."
+              : "This link has expired. Ask whoever sent it for another one.");
+    } else {
+      model.addAttribute("opened", byLink.open(link.get()));
+    }
+    model.addAttribute("token", token);
+    return "guests/by-link";
+  }
+
+  @PostMapping("/steps/{key}")
+  @Needs(Right.BY_LINK)
+  String tick(
+      @PathVariable String token,
+      @PathVariable String key,
+      @RequestParam boolean done,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes to,
+      Model model)
+      throws IOException {
+    to.addFlashAttribute("said", done ? "Ticked. Thank you." : "It is open again.");
+    return act(token, link -> byLink.tick(link, key, done), request, response, model);
+  }
+
+  @PostMapping("/note")
+  @Needs(Right.BY_LINK)
+  String note(
+      @PathVariable String token,
+      @RequestParam String text,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes to,
+      Model model)
+      throws IOException {
+    model.addAttribute("typed", text);
+    to.addFlashAttribute("said", "Your note was left.");
+    return act(token, link -> byLink.note(link, text), request, response, model);
+  }
+
+  @PostMapping("/file")
+  @Needs(Right.BY_LINK)
+  String file(
+      @PathVariable String token,
+      @RequestParam MultipartFile file,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes to,
+      Model model)
+      throws IOException {
+    String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
+    model.addAttribute("sentFile", name);
+    to.addFlashAttribute("said", "Your file was handed in.");
+    return act(
+        token,
+        link -> {
+          if (file.getSize() > ByLink.LARGEST_FILE) {
+            throw new RefusedException("Files of at most 20 MB can be handed in.");
+          }
+          byLink.hand(link, name, file.getBytes());
+        },
+        request,
+        response,
+        model);
+  }
+
+  /** Does something, or says why not with what was typed kept. */
+  private String act(
+      String token, Act act, HttpServletRequest request, HttpServletResponse response, Model model)
+      throws IOException {
+    Optional<GuestLink> link = byLink.find(token);
+    if (link.isEmpty() || !byLink.works(link.get())) {
+      return page(token, request, response, model);
+    }
+    Optional<Duration> wait = guard.useLink(token);
+    if (wait.isPresent()) {
+      long seconds = TooOften.say(response, wait.get());
+      model.addAttribute("fault", "That was much at once. Wait %s s.".formatted(seconds));
+      return page(token, request, response, model);
+    }
+    try {
+      act.through(link.get());
+      return "redirect:/by-link/" + token;
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+    } catch (NotFoundException e) {
+      response.setStatus(HttpStatus.NOT_FOUND.value());
+      model.addAttribute("fault", "That step is not yours any more.");
+    }
+    return page(token, request, response, model);
+  }
+}

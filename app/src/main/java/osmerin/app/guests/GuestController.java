@@ -1,0 +1,102 @@
+package osmerin.app.guests;
+
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.runup.StepRole;
+
+/** The guests of an article: asking them, their links, and what they handed in. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/guests")
+class GuestController {
+  private final Guests guests;
+
+  GuestController(Guests guests) {
+    this.guests = guests;
+  }
+
+  @PostMapping
+  @Needs(Right.EDIT)
+  String ask(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String name,
+      @RequestParam String mail,
+      @RequestParam StepRole role,
+      RedirectAttributes to) {
+    guests.ask(site, number.number(), name, mail, role);
+    Foot.say(to, name.strip() + " is asked, and has a link by mail.");
+    return back(site, number);
+  }
+
+  @PostMapping("/{id}/send")
+  @Needs(Right.EDIT)
+  String send(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable long id,
+      RedirectAttributes to) {
+    guests.send(site, number.number(), id);
+    Foot.say(to, "The link was mailed again.");
+    return back(site, number);
+  }
+
+  @PostMapping("/{id}/brief")
+  @Needs(Right.EDIT)
+  String brief(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "false") boolean shown,
+      RedirectAttributes to) {
+    guests.showBrief(site, number.number(), id, shown);
+    Foot.say(to, shown ? "The link shows the brief now." : "The link shows no brief.");
+    return back(site, number);
+  }
+
+  @PostMapping("/{id}/revoke")
+  @Needs(Right.EDIT)
+  String revoke(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable long id,
+      RedirectAttributes to) {
+    guests.revoke(site, number.number(), id);
+    Foot.say(to, "The link works no longer.");
+    return back(site, number);
+  }
+
+  /** Never shown within the page, whatever is in it. */
+  @GetMapping("/files/{id}")
+  @Needs(Right.READ)
+  ResponseEntity<byte[]> file(
+      SiteContext site, @PathVariable ReferenceNumber number, @PathVariable long id) {
+    GuestMapper.StoredFile file = guests.file(site, number.number(), id);
+    String disposition =
+        ContentDisposition.attachment()
+            .filename(file.name(), java.nio.charset.StandardCharsets.UTF_8)
+            .build()
+            .toString();
+    return ResponseEntity.ok()
+        .contentType(MediaType.APPLICATION_OCTET_STREAM)
+        .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
+        .body(file.content());
+  }
+
+  private static String back(SiteContext site, ReferenceNumber number) {
+    return "redirect:" + site.base() + "/articles/" + number;
+  }
+}

@@ -1,0 +1,30 @@
+package osmerin.app.guests;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The link of one guest to one article.
+ *
+ * @param number of the article
+ * @param withBrief whether it shows the brief
+ * @param revokedAt since when it works no longer, null while it does
+ * @param openedAt when it was opened last, null for never
+ */
+public record GuestLink(
+    long id,
+    long siteId,
+    long personId,
+    String guest,
+    String mail,
+    long articleId,
+    int number,
+    String token,
+    boolean withBrief,
+    Instant expiresAt,
+    @Nullable Instant revokedAt,
+    @Nullable Instant openedAt) {
+  boolean works(Instant now) {
+    return revokedAt == null && expiresAt.isAfter(now);
+  }
+}
