@@ -2,6 +2,7 @@ package osmerin.app.demo;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -16,6 +17,10 @@ interface DemoMapper {
       @Param("day") LocalDate day,
       @Param("at") Instant at,
       @Param("started") Instant started);
+
+  /** Publishing failed at the hour, and is not tried again. */
+  void ageFailure(
+      @Param("roundId") long roundId, @Param("hour") LocalTime hour, @Param("at") Instant at);
 
   void ageSteps(
       @Param("roundId") long roundId, @Param("day") LocalDate day, @Param("at") Instant at);

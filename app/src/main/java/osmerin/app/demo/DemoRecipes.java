@@ -108,7 +108,10 @@ class DemoRecipes {
     }
   }
 
-  /** A drawing that only this article needs, and an edit that was promised for too early a day. */
+  /**
+   * A drawing and a quote that only this article needs, and an edit that was promised for too early
+   * a day.
+   */
   void addOwnSteps(DemoSite in, String title) {
     SiteContext editor = in.as(Marlpit.EDITOR);
     PlannedRound planned = open(editor, title);
@@ -127,6 +130,16 @@ class DemoRecipes {
             "gather sources",
             Completion.HAND);
     rows.add(4, new RecipeForm.Row(drawing, in.people().get(DRAWS).toString(), ""));
+    RecipeRow quotes =
+        new RecipeRow(
+            "",
+            "Say what a worn element does",
+            "technician",
+            "1",
+            "2 days",
+            "gather sources",
+            Completion.HAND);
+    rows.add(5, new RecipeForm.Row(quotes, "", ""));
     int number = planned.round().article().number();
     steps.change(editor, number, new RecipeForm(rows), steps.seen(planned.round()));
   }

@@ -45,6 +45,7 @@ class Marlpit {
   private final MarlpitWork work;
   private final DemoRecipes recipes;
   private final DemoStages stages;
+  private final DemoGuests guests;
   private final PitchService pitches;
   private final MonthService months;
   private final KeptMonths kept;
@@ -58,6 +59,7 @@ class Marlpit {
       MarlpitWork work,
       DemoRecipes recipes,
       DemoStages stages,
+      DemoGuests guests,
       PitchService pitches,
       MonthService months,
       KeptMonths kept,
@@ -69,6 +71,7 @@ class Marlpit {
     this.work = work;
     this.recipes = recipes;
     this.stages = stages;
+    this.guests = guests;
     this.pitches = pitches;
     this.months = months;
     this.kept = kept;
@@ -92,7 +95,8 @@ class Marlpit {
   }
 
   private void addRecipes(DemoSite in) {
-    recipes.addType(in, "Kiln visit", "kiln-visit.txt", "illustrator", "second reader");
+    recipes.addType(
+        in, "Kiln visit", "kiln-visit.txt", "illustrator", "second reader", "technician");
     recipes.writeHowWeEdit(in);
     recipes.addOwnSteps(in, "A firing schedule you can repeat");
     recipes.addSecondWriter(in, "A firing schedule you can repeat");
@@ -100,6 +104,7 @@ class Marlpit {
     recipes.addChecklist(in);
     recipes.addFollower(in, "Casting slip in a kitchen bucket", "A firing schedule you can repeat");
     recipes.hold(in, "A potter's back", "the answer of a physiotherapist");
+    guests.ask(in, "A firing schedule you can repeat");
     stages.ofMarlpit(in);
   }
 

@@ -4,17 +4,31 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.EnumSet;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.checklists.ChecklistEdits;
 import osmerin.app.imports.ImportService;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.plan.MonthService;
 import osmerin.app.plan.Targets;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.publishing.PublishService;
+import osmerin.app.publishing.Publishing;
+import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
+import osmerin.app.site.SiteContext;
+import osmerin.core.checklist.OwnCheck;
+import osmerin.core.runup.Completion;
 
 /** Sprocket Fen: a smaller blog, about touring by bicycle in flat country. */
 @Component
@@ -35,6 +49,10 @@ class SprocketFen {
   private final MonthService months;
   private final DemoRecipes recipes;
   private final DemoStages stages;
+  private final ChecklistEdits checklists;
+  private final PublishService publishing;
+  private final Publishing outcome;
+  private final ArticleService articles;
   private final DemoMapper ageing;
 
   SprocketFen(
@@ -45,7 +63,15 @@ class SprocketFen {
       MonthService months,
       DemoRecipes recipes,
       DemoStages stages,
+      ChecklistEdits checklists,
+      PublishService publishing,
+      Publishing outcome,
+      ArticleService articles,
       DemoMapper ageing) {
+    this.checklists = checklists;
+    this.publishing = publishing;
+    this.outcome = outcome;
+    this.articles = articles;
     this.recipes = recipes;
     this.stages = stages;
     this.people = people;
@@ -77,6 +103,7 @@ class SprocketFen {
       switch (parts[0]) {
         case "live" -> addLive(in, parts, in.month().today().minusWeeks(weeksBack += 3));
         case "work" -> addInWork(in, parts);
+        case "stuck" -> addUnpublished(in, parts);
         default -> pitches.pitch(in.as(WRITES), parts[1]);
       }
     }
@@ -94,6 +121,34 @@ class SprocketFen {
     Round round = written(in, parts, null);
     acts.stage(in, round, WRITES, "Ready");
     acts.goLive(in, round, WRITES, in.month().calendar().onOrBefore(around), Duration.ofDays(17));
+  }
+
+  /** One that was set, and could not go live at its hour: it has no picture. */
+  private void addUnpublished(DemoSite in, String[] parts) {
+    SiteContext owner = in.as(DemoRecipes.OWNER);
+    checklists.set(
+        owner,
+        in.typeIds().get(parts[2]),
+        EnumSet.of(OwnCheck.PICTURES),
+        "",
+        ChecklistEdits.seen(List.of()));
+    LocalDate day = in.month().calendar().onOrBefore(in.month().today().minusDays(1));
+    Round round = written(in, parts, day);
+    for (StepRow step : articles.planned(owner, round.article().number()).steps()) {
+      if (!step.followUp() && step.completedBy() != Completion.PUBLISHED) {
+        acts.tick(in, round, WRITES, step.key());
+      }
+    }
+    acts.stage(in, round, WRITES, "Ready");
+    int number = round.article().number();
+    try {
+      publishing.publish(in.as(WRITES), number, Wish.unattended(Optional.empty(), ""));
+      throw new IllegalStateException("the demo needs a checklist that holds publishing up");
+    } catch (RefusedException e) {
+      outcome.failed(in.as(WRITES), articles.get(owner, number), e.getMessage());
+    }
+    LocalTime nine = LocalTime.of(9, 0);
+    ageing.ageFailure(round.id(), nine, day.atTime(nine).atZone(in.site().zoneId()).toInstant());
   }
 
   private void addInWork(DemoSite in, String[] parts) {

@@ -21,6 +21,9 @@ public final class InputGuard extends OncePerRequestFilter {
   /** Where the page for errors finds what was wrong. */
   public static final String FAULT = "osmerin.fault";
 
+  /** Bytes of a file of 20 MB and what stands around it in a form. */
+  private static final long MOST_BY_LINK = 21L << 20;
+
   /** A field of a map: "people[second reader]". Ours have no other brackets. */
   private static final Pattern BRACKETED = Pattern.compile("[^\\[\\]]+\\[[^\\[\\]]*]");
 
@@ -28,6 +31,10 @@ public final class InputGuard extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
+    if (isTooMuchByLink(request)) {
+      response.sendError(HttpStatus.CONTENT_TOO_LARGE.value());
+      return;
+    }
     if (isErrorPageItself(request)) {
       response.sendError(HttpStatus.NOT_FOUND.value());
       return;
@@ -39,6 +46,14 @@ public final class InputGuard extends OncePerRequestFilter {
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  /** Whoever has no account sends no more than a file, and says beforehand how much. */
+  private static boolean isTooMuchByLink(HttpServletRequest request) {
+    boolean isSending =
+        request.getServletPath().startsWith("/by-link/") && !"GET".equals(request.getMethod());
+    long length = request.getContentLengthLong();
+    return isSending && (length > MOST_BY_LINK || length < 0 && request.getContentType() != null);
   }
 
   /** Nothing went wrong, yet somebody asks for the page that says so. */
