@@ -30,6 +30,9 @@ import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
 import osmerin.app.rounds.BesideArticle;
+import osmerin.app.rounds.BesideLedger;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepGuides;
@@ -45,6 +48,7 @@ import osmerin.core.article.Kind;
 import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
+import osmerin.core.runup.StepRole;
 
 /** The articles ledger, and the page of one article. */
 @Controller
@@ -63,6 +67,7 @@ class ArticleController {
   private final TeamService team;
   private final History history;
   private final List<BesideArticle> beside;
+  private final List<BesideLedger> besideLedger;
   private final Views views;
 
   ArticleController(
@@ -75,9 +80,11 @@ class ArticleController {
       TeamService team,
       History history,
       List<BesideArticle> beside,
+      List<BesideLedger> besideLedger,
       Views views) {
     this.views = views;
     this.beside = beside;
+    this.besideLedger = besideLedger;
     this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
@@ -119,7 +126,14 @@ class ArticleController {
     session.setAttribute(
         LAST_LEDGER + site.siteId(),
         filter.isAnything() || filter.sort() != null ? request.getQueryString() : null);
-    model.addAttribute("ledger", articles.ledger(site, filter));
+    LedgerPage ledger = articles.ledger(site, filter);
+    model.addAttribute("ledger", ledger);
+    List<Round> shown = ledger.rows().stream().map(PlannedRound::round).toList();
+    besideLedger.forEach(part -> part.show(site, shown, model));
+    model.addAttribute("strategist", StepRole.STRATEGIST);
+    model.addAttribute("editor", StepRole.EDITOR);
+    model.addAttribute("turns", ArticleFilter.Turn.values());
+    model.addAttribute("stepNames", types.stepNames(site.siteId()));
     model.addAttribute("filter", filter);
     model.addAttribute("path", "/" + site.site().slug() + "/articles");
     model.addAttribute("people", team.people(site.siteId()));

@@ -4,22 +4,31 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
+import osmerin.app.platform.data.LikePattern;
+import osmerin.app.platform.web.Typed;
+import osmerin.app.rounds.PlannedRound;
+import osmerin.app.runups.StepRow;
+import osmerin.app.views.Columns;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
 
 /**
- * What of the articles ledger is shown, as it stands in the address. Nonsense in the address counts
- * as nothing asked.
+ * What of the articles ledger is shown, as it stands in its address; nonsense counts as nothing.
  *
  * @param stage id of a stage, a phase for all its stages, or what is on hold
  * @param type id of an article type, or "NEW" or "REFRESH" for all of a kind
  * @param month "2026-12", "none" for articles in work without a date, or a {@link Span} that moves
  *     with the day
+ * @param topic id of a topic that the article answers
+ * @param next name of the step whose turn it is, or a {@link Turn}
+ * @param columns those shown beside number and title, in this order
  * @param sort a column of {@link Sort}, with "-" before it for descending
  * @param page from 1
  */
@@ -29,6 +38,9 @@ public record ArticleFilter(
     @Nullable Long person,
     @Nullable String type,
     @Nullable String month,
+    @Nullable Long topic,
+    @Nullable String next,
+    @Nullable List<String> columns,
     @Nullable String sort,
     @Nullable Integer page,
     @Nullable Integer size) {
@@ -68,6 +80,22 @@ public record ArticleFilter(
     }
   }
 
+  /** Whether a step can start now. */
+  public enum Turn {
+    START("can start now"),
+    MINE("can start now, mine");
+
+    private final String label;
+
+    Turn(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
   /** From a day up to and with another. */
   public record Days(LocalDate first, LocalDate last) {}
 
@@ -89,17 +117,40 @@ public record ArticleFilter(
         || typeId() != null
         || yearMonth().isPresent()
         || span() != null
+        || topic != null
+        || isNextAsked()
         || withoutDate();
+  }
+
+  public boolean isNextAsked() {
+    return next != null && !next.isBlank();
+  }
+
+  /** Whether an article in work is chosen by whose turn it is. */
+  boolean isNext(PlannedRound planned, long me) {
+    List<StepRow> startable = planned.startable();
+    if (Turn.START.name().equals(next)) {
+      return !startable.isEmpty();
+    }
+    if (Turn.MINE.name().equals(next)) {
+      return startable.stream().anyMatch(s -> planned.round().holders(s).contains(me));
+    }
+    return startable.stream().anyMatch(step -> step.name().equals(next));
+  }
+
+  /** The columns beside number and title. */
+  public List<ArticleColumn> shown() {
+    return Columns.shown(columns, ArticleColumn.class, ArticleColumn.SHIPPED);
+  }
+
+  /** All columns: those shown in their order, then the others. */
+  public List<ArticleColumn> choices() {
+    return Columns.choices(shown(), ArticleColumn.class);
   }
 
   /** The text as a pattern for a search within titles; null when none was typed. */
   public @Nullable String text() {
-    return q == null || q.isBlank() ? null : "%" + pattern(q) + "%";
-  }
-
-  /** Words as a part of a pattern: what they hold of a pattern's own signs stands for itself. */
-  public static String pattern(String words) {
-    return words.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    return q == null || q.isBlank() ? null : "%" + LikePattern.of(q) + "%";
   }
 
   /** The running number when the text is a reference number or a number. */
@@ -117,7 +168,7 @@ public record ArticleFilter(
 
   /** The stage that is asked for; null for none. */
   public @Nullable Long stageId() {
-    return stage != null && stage.matches("\\d{1,18}") ? Long.valueOf(stage) : null;
+    return Typed.number(stage);
   }
 
   /** All stages of a phase; null when a stage is asked for, or none. */
@@ -143,7 +194,7 @@ public record ArticleFilter(
 
   /** The type that is asked for; null for none. */
   public @Nullable Long typeId() {
-    return type != null && type.matches("\\d{1,18}") ? Long.valueOf(type) : null;
+    return Typed.number(type);
   }
 
   /** The span that is asked for; null for none. */
@@ -209,17 +260,41 @@ public record ArticleFilter(
     return address(path, sort, number);
   }
 
+  /** All of this but the columns and the page, as fields of a form. */
+  public Map<String, String> hiddenFields() {
+    Map<String, String> fields = asked();
+    fields.remove("columns");
+    add(fields, "sort", sort);
+    return fields;
+  }
+
   private String address(String path, @Nullable String newSort, int number) {
-    return UriComponentsBuilder.fromPath(path)
-        .queryParamIfPresent("q", Optional.ofNullable(q).filter(s -> !s.isBlank()))
-        .queryParamIfPresent("stage", Optional.ofNullable(stage).filter(s -> !s.isBlank()))
-        .queryParamIfPresent("person", Optional.ofNullable(person))
-        .queryParamIfPresent("type", Optional.ofNullable(type).filter(s -> !s.isBlank()))
-        .queryParamIfPresent("month", Optional.ofNullable(month).filter(s -> !s.isBlank()))
-        .queryParamIfPresent("sort", Optional.ofNullable(newSort))
-        .queryParamIfPresent("page", Optional.of(number).filter(p -> p > 1))
-        .queryParamIfPresent("size", Optional.ofNullable(size))
-        .encode()
-        .toUriString();
+    Map<String, String> fields = asked();
+    add(fields, "sort", newSort);
+    add(fields, "page", number > 1 ? number : null);
+    UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
+    fields.keySet().forEach(name -> address.queryParam(name, "{" + name + "}"));
+    return address.encode().buildAndExpand(fields).toUriString();
+  }
+
+  /** What is asked for by name, but the order and the page. */
+  private Map<String, String> asked() {
+    Map<String, String> fields = new LinkedHashMap<>();
+    add(fields, "q", q);
+    add(fields, "stage", stage);
+    add(fields, "person", person);
+    add(fields, "type", type);
+    add(fields, "month", month);
+    add(fields, "topic", topic);
+    add(fields, "next", next);
+    add(fields, "columns", columns == null ? null : String.join(",", columns));
+    add(fields, "size", size);
+    return fields;
+  }
+
+  private static void add(Map<String, String> fields, String name, @Nullable Object value) {
+    if (value != null && !value.toString().isBlank()) {
+      fields.put(name, value.toString());
+    }
   }
 }

@@ -96,18 +96,20 @@ interface ArticleMapper {
   List<Long> ledger(
       @Param("siteId") long siteId,
       @Param("filter") ArticleFilter filter,
-      @Param("days") ArticleFilter.@Nullable Days days);
+      @Param("days") ArticleFilter.@Nullable Days days,
+      @Param("among") @Nullable List<Long> among);
 
   long count(
       @Param("siteId") long siteId,
       @Param("filter") ArticleFilter filter,
-      @Param("days") ArticleFilter.@Nullable Days days);
+      @Param("days") ArticleFilter.@Nullable Days days,
+      @Param("among") @Nullable List<Long> among);
 
   Tally tally(@Param("siteId") long siteId);
 
   List<Round> byIds(@Param("ids") Collection<Long> ids);
 
-  List<StageMove> moves(@Param("articleId") long articleId);
+  List<ArticlePage.Move> moves(@Param("articleId") long articleId);
 
   List<GroupArticle> byGroup(@Param("siteId") long siteId);
 

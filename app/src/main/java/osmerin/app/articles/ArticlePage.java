@@ -1,5 +1,6 @@
 package osmerin.app.articles;
 
+import java.time.Instant;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -25,9 +26,13 @@ import osmerin.core.text.Counted;
 public record ArticlePage(
     PlannedRound planned,
     List<Round> rounds,
-    List<StageMove> moves,
+    List<Move> moves,
     List<String> differences,
     RunUpDrawing drawing) {
+  /** A move from stage to stage, who made it and when; the first has none to come from. */
+  public record Move(
+      int ordinal, @Nullable String fromStage, String toStage, String person, Instant at) {}
+
   public Round round() {
     return planned.round();
   }

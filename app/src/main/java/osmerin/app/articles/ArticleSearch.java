@@ -2,6 +2,7 @@ package osmerin.app.articles;
 
 import java.util.List;
 import org.springframework.stereotype.Service;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
@@ -30,7 +31,7 @@ public class ArticleSearch {
   /** Articles by name or number, the best first, without archived ones. */
   public List<Found> find(SiteContext context, String words, int limit) {
     return articles.findByWords(
-        context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), limit);
+        context.siteId(), LikePattern.of(words), ArticleFilter.number(words), limit);
   }
 
   /**
@@ -40,12 +41,12 @@ public class ArticleSearch {
    */
   public List<Round> archived(SiteContext context, String words, int offset, int limit) {
     return articles.archived(
-        context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words), offset, limit);
+        context.siteId(), LikePattern.of(words), ArticleFilter.number(words), offset, limit);
   }
 
   /** How many there are of {@link #archived}. */
   public long countArchived(SiteContext context, String words) {
     return articles.countArchived(
-        context.siteId(), ArticleFilter.pattern(words), ArticleFilter.number(words));
+        context.siteId(), LikePattern.of(words), ArticleFilter.number(words));
   }
 }

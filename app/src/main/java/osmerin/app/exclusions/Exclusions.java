@@ -11,7 +11,6 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.exclusions.ExclusionMapper.Candidate;
 import osmerin.app.exclusions.ExclusionMapper.ExclusionRow;
 import osmerin.app.grouping.HandEdits;
@@ -23,6 +22,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.data.CopyIn;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
@@ -99,9 +99,7 @@ public class Exclusions implements Reversal {
     }
     ExcludeList alone = new ExcludeList(List.of(entry));
     List<Long> ids =
-        exclusions
-            .candidates(context.siteId(), false, "%" + ArticleFilter.pattern(normal) + "%")
-            .stream()
+        exclusions.candidates(context.siteId(), false, "%" + LikePattern.of(normal) + "%").stream()
             .filter(c -> alone.excludes(c.normal()))
             .map(Candidate::id)
             .toList();
@@ -209,9 +207,7 @@ public class Exclusions implements Reversal {
         list(context, List.of(new Listed(new Entry(entry.kind(), normal), entry.text())), false);
     ExcludeList rest = current(context.siteId());
     List<Long> back =
-        exclusions
-            .candidates(context.siteId(), true, "%" + ArticleFilter.pattern(normal) + "%")
-            .stream()
+        exclusions.candidates(context.siteId(), true, "%" + LikePattern.of(normal) + "%").stream()
             .filter(c -> !rest.excludes(c.normal()))
             .map(Candidate::id)
             .toList();

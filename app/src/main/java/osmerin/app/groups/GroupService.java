@@ -8,8 +8,8 @@ import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.research.KnownKeyword;
@@ -129,12 +129,12 @@ public class GroupService {
    * @param words of the name, empty for all
    */
   public List<GroupRow> archived(SiteContext context, String words, int offset, int limit) {
-    return groups.archivedGroups(context.siteId(), ArticleFilter.pattern(words), offset, limit);
+    return groups.archivedGroups(context.siteId(), LikePattern.of(words), offset, limit);
   }
 
   /** How many there are of {@link #archived}. */
   public long countArchived(SiteContext context, String words) {
-    return groups.countArchivedGroups(context.siteId(), ArticleFilter.pattern(words));
+    return groups.countArchivedGroups(context.siteId(), LikePattern.of(words));
   }
 
   /** These groups, in this order. */
@@ -201,7 +201,7 @@ public class GroupService {
 
   /** Names of groups that hold these words, the likeliest first. */
   public List<String> names(SiteContext context, String words, int limit) {
-    return groups.namesLike(context.siteId(), ArticleFilter.pattern(words.strip()), limit);
+    return groups.namesLike(context.siteId(), LikePattern.of(words.strip()), limit);
   }
 
   /** Whether anything was imported yet. */

@@ -10,7 +10,9 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.articles.ArticleFilter;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.Typed;
+import osmerin.app.views.Columns;
 import osmerin.core.intent.SearchIntent;
 
 /**
@@ -86,7 +88,7 @@ public record KeywordFilter(
 
     /** As it stands in the address. */
     public String key() {
-      return name().toLowerCase(Locale.ROOT);
+      return Columns.key(this);
     }
 
     /** Whether the ledger can be sorted by it. */
@@ -109,21 +111,12 @@ public record KeywordFilter(
 
   /** The columns beside the keyword. */
   public List<Shown> shown() {
-    List<Shown> chosen =
-        columns == null
-            ? List.of()
-            : columns.stream()
-                .flatMap(c -> Arrays.stream(Shown.values()).filter(s -> s.key().equals(c)))
-                .distinct()
-                .toList();
-    return chosen.isEmpty() ? SHIPPED : chosen;
+    return Columns.shown(columns, Shown.class, SHIPPED);
   }
 
   /** All columns: those shown in their order, then the others. */
   public List<Shown> choices() {
-    return Stream.concat(
-            shown().stream(), Arrays.stream(Shown.values()).filter(s -> !shown().contains(s)))
-        .toList();
+    return Columns.choices(shown(), Shown.class);
   }
 
   public boolean isWaiting() {
@@ -148,7 +141,7 @@ public record KeywordFilter(
   }
 
   public @Nullable String start() {
-    return starts == null || starts.isBlank() ? null : ArticleFilter.pattern(starts) + "%";
+    return starts == null || starts.isBlank() ? null : LikePattern.of(starts) + "%";
   }
 
   private static List<String> patterns(@Nullable String typed) {
@@ -156,7 +149,7 @@ public record KeywordFilter(
         ? List.of()
         : Arrays.stream(typed.strip().split("\\s+"))
             .limit(MOST_WORDS)
-            .map(word -> "%" + ArticleFilter.pattern(word) + "%")
+            .map(word -> "%" + LikePattern.of(word) + "%")
             .toList();
   }
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.history.Change;
@@ -17,6 +16,7 @@ import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -111,17 +111,17 @@ public class PitchService implements Reversal {
    * @param words of the title, empty for all
    */
   public List<Pitch> archived(SiteContext context, String words, int offset, int limit) {
-    return pitches.archived(context.siteId(), ArticleFilter.pattern(words), offset, limit);
+    return pitches.archived(context.siteId(), LikePattern.of(words), offset, limit);
   }
 
   /** How many there are of {@link #archived}. */
   public long countArchived(SiteContext context, String words) {
-    return pitches.countArchived(context.siteId(), ArticleFilter.pattern(words));
+    return pitches.countArchived(context.siteId(), LikePattern.of(words));
   }
 
   /** Open pitches with these words, the best first. */
   public List<Pitch> find(SiteContext context, String words, int limit) {
-    return pitches.findByWords(context.siteId(), ArticleFilter.pattern(words), limit);
+    return pitches.findByWords(context.siteId(), LikePattern.of(words), limit);
   }
 
   public Pitch get(SiteContext context, long id) {

@@ -63,6 +63,14 @@ public record PlannedRound(
         .toList();
   }
 
+  /** The steps that can start now; of what is on hold none. */
+  public List<StepRow> startable() {
+    return steps.stream()
+        .filter(step -> step.doneOn() == null && isInHand(step))
+        .filter(step -> waitsFor(step).isEmpty())
+        .toList();
+  }
+
   /** The first step that can start now: whose turn it is; null when nothing can. */
   public @Nullable StepRow turn() {
     return steps.stream()

@@ -120,7 +120,10 @@ class Entering implements OnEntering {
         .toList();
   }
 
-  /** The next step of a role: the first in hand, or else the first that is added. */
+  /**
+   * The next step of a role: the first in hand, or else the first that is added. One that a person
+   * has pinned stays where they did.
+   */
   private @Nullable Due due(
       SiteContext context,
       Handoff handoff,
@@ -131,8 +134,11 @@ class Entering implements OnEntering {
     Optional<StepRow> row =
         planned.steps().stream()
             .filter(s -> s.doneOn() == null && s != ticked && planned.isInHand(s))
-            .filter(s -> s.role().equals(role) && s.pinned() == null)
+            .filter(s -> s.role().equals(role))
             .findFirst();
+    if (row.isPresent() && row.get().pinned() != null) {
+      return null;
+    }
     Optional<RunUpStep> step = added.stream().filter(s -> s.role().equals(role)).findFirst();
     LocalDate latest =
         row.map(s -> planned.plan().steps().get(planned.steps().indexOf(s)))

@@ -91,27 +91,28 @@ public class Invitations {
         now,
         now.plus(VALID));
     String link = address.of("/invitation/" + token);
-    post.send(
-        to,
-        "Invitation to " + context.site().name(),
-        """
-        %s invites you to work on %s as %s.
-
-        %s
-
-        The link works once, for seven days.
-        """
-            .formatted(
-                context.person().name(),
-                context.site().name(),
-                role.label().toLowerCase(Locale.ROOT),
-                link));
+    post.send(to, "Invitation to " + context.site().name(), letter(context, role, link));
     history.note(
         context,
         Right.MANAGE,
         "%s was invited as %s.".formatted(to, role.label().toLowerCase(Locale.ROOT)),
         Change.lasting(Thing.SITE, context.siteId(), "Invitation", null, to));
     return link;
+  }
+
+  private static String letter(SiteContext context, Role role, String link) {
+    return """
+        %s invites you to work on %s as %s.
+
+        %s
+
+        The link works once, for seven days.
+        """
+        .formatted(
+            context.person().name(),
+            context.site().name(),
+            role.label().toLowerCase(Locale.ROOT),
+            link);
   }
 
   /** Withdraws an invitation: its link works no longer. */

@@ -12,4 +12,12 @@ public record Person(
     String initials,
     @Nullable String mail,
     Role role,
-    Instant joinedAt) {}
+    Instant joinedAt) {
+  /** What they sign in as and their mail address, if that is another; of a guest the address. */
+  public String reached() {
+    if (role == Role.GUEST) {
+      return String.valueOf(mail);
+    }
+    return mail == null || mail.equals(login) ? login : login + ", " + mail;
+  }
+}

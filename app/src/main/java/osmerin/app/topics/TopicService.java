@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.groups.Among;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupOrder;
 import osmerin.app.groups.GroupService;
 import osmerin.app.groups.Weighing;
+import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.site.SiteContext;
 import osmerin.app.worth.SiteStrength;
@@ -140,7 +140,7 @@ public class TopicService {
 
   /** Topics, groups and keywords with these words, the best of each first. */
   public List<FoundResearch> find(SiteContext context, String words, int limit) {
-    return topics.findByWords(context.siteId(), ArticleFilter.pattern(words), limit);
+    return topics.findByWords(context.siteId(), LikePattern.of(words), limit);
   }
 
   /** All topics, those too that all their groups have left. */

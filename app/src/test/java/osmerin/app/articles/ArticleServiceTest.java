@@ -199,7 +199,7 @@ class ArticleServiceTest extends ApplicationTest {
         site, round.article().number(), stage(site, "Commissioned"), stage(site, "Briefed"), true);
     ArticlePage page = articles.page(site, round.article().number(), null);
     assertThat(page.moves())
-        .extracting(StageMove::toStage)
+        .extracting(ArticlePage.Move::toStage)
         .containsExactly("Commissioned", "Briefed", "Commissioned");
     assertThat(page.moves()).allSatisfy(m -> assertThat(m.person()).isEqualTo("Una Berg"));
     assertThatThrownBy(
@@ -277,13 +277,34 @@ class ArticleServiceTest extends ApplicationTest {
     assertThat(found(null, "LAST_FOUR_WEEKS")).isZero();
   }
 
+  @Test
+  void theLedgerShowsWhoseTurnItIs() {
+    Round round = commission("Turns", site.today().plusWeeks(9));
+    assertThat(next("START")).isEqualTo(1);
+    assertThat(next("Write the brief")).isEqualTo(1);
+    assertThat(next("Write the draft")).isZero();
+    assertThat(next("MINE")).isZero();
+    edits.tick(site, round.article().number(), "brief", true);
+    assertThat(next("MINE")).isEqualTo(1);
+    assertThat(next("Write the brief")).isZero();
+    assertThat(next("Write the draft")).isEqualTo(1);
+    assertThat(next("nonsense")).isZero();
+  }
+
+  private long next(String next) {
+    ArticleFilter filter =
+        new ArticleFilter(null, null, null, null, null, null, next, null, null, null, null);
+    return articles.ledger(site, filter).total();
+  }
+
   private long found(String type, String month) {
-    ArticleFilter filter = new ArticleFilter(null, null, null, type, month, null, null, null);
+    ArticleFilter filter =
+        new ArticleFilter(null, null, null, type, month, null, null, null, null, null, null);
     return articles.ledger(site, filter).total();
   }
 
   private static ArticleFilter filter(String q, String stage, String month, String sort, int page) {
-    return new ArticleFilter(q, stage, null, null, month, sort, page, null);
+    return new ArticleFilter(q, stage, null, null, month, null, null, null, sort, page, null);
   }
 
   private Round commission(String title, LocalDate date) {

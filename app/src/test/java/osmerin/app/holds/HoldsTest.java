@@ -95,7 +95,8 @@ class HoldsTest extends ApplicationTest {
     assertThat(month().newArticles().lost() + month().newArticles().atRisk()).isZero();
     assertThat(desk(writer).today()).isEmpty();
     assertThat(desk(writer).onHold()).hasSize(1);
-    ArticleFilter onHold = new ArticleFilter(null, "HOLD", null, null, null, null, null, null);
+    ArticleFilter onHold =
+        new ArticleFilter(null, "HOLD", null, null, null, null, null, null, null, null, null);
     assertThat(articles.ledger(site, onHold).rows()).hasSize(1);
     assertThatThrownBy(() -> holds.free(writer, number)).isInstanceOf(ForbiddenException.class);
     holds.free(site, number);

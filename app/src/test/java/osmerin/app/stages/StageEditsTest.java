@@ -24,6 +24,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.OnEntering;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
+import osmerin.app.runups.StepState;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -218,6 +219,21 @@ class StageEditsTest extends ApplicationTest {
     stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
     move(1, "Editing");
     assertThat(row(firstOfEditor()).pinned()).isNull();
+  }
+
+  @Test
+  void aStepThatAPersonPinnedStaysWhereTheyDid() {
+    StageForm form = new StageForm("Editing", Phase.IN_HAND, "editor", "3", "", "", "");
+    stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
+    Round round = articles.get(site, 1);
+    List<StepState> pinned =
+        steps.states(round.id()).stream()
+            .map(s -> s.step().name().equals(firstOfEditor()) ? s.with(null, site.today()) : s)
+            .toList();
+    steps.put(round.id(), pinned);
+    move(1, "Editing");
+    assertThat(rows()).extracting(StepRow::pinned).containsOnlyOnce(site.today());
+    assertThat(rows().stream().filter(row -> row.pinned() != null)).hasSize(1);
   }
 
   private List<StepRow> rows() {

@@ -253,7 +253,8 @@ class StepEditsTest extends ApplicationTest {
   }
 
   private static ArticleFilter filter(SiteContext person) {
-    return new ArticleFilter(null, null, person.personId(), null, null, null, null, null);
+    return new ArticleFilter(
+        null, null, person.personId(), null, null, null, null, null, null, null, null);
   }
 
   @Test
