@@ -30,7 +30,6 @@ import osmerin.core.article.ReferenceNumber;
  * @param next name of the step whose turn it is, or a {@link Turn}
  * @param columns those shown beside number and title, in this order
  * @param sort a column of {@link Sort}, with "-" before it for descending
- * @param page from 1
  */
 public record ArticleFilter(
     @Nullable String q,

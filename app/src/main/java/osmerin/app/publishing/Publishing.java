@@ -20,6 +20,7 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.WebAddress;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -214,7 +215,14 @@ public class Publishing {
     }
     Instant at = day.atTime(12, 0).atZone(context.site().zoneId()).toInstant();
     Instant moment = at.isAfter(clock.instant()) ? clock.instant() : at;
-    live(context, round, moment, day, webAddress(address), false, " is live, published elsewhere.");
+    live(
+        context,
+        round,
+        moment,
+        day,
+        WebAddress.checked(address),
+        false,
+        " is live, published elsewhere.");
   }
 
   private void live(
@@ -240,7 +248,7 @@ public class Publishing {
     if (round.article().liveAddress() == null) {
       throw new RefusedException(round.reference() + " is not live.");
     }
-    String wanted = webAddress(address);
+    String wanted = WebAddress.checked(address);
     rounds.setLiveAddress(round.article().id(), wanted, false);
     history.note(
         context,
@@ -248,14 +256,5 @@ public class Publishing {
         "The address of %s was set.".formatted(round.reference()),
         Change.lasting(
             Thing.ARTICLE, number, "Live address", round.article().liveAddress(), wanted));
-  }
-
-  private static String webAddress(String typed) {
-    String address = typed.strip();
-    if (!address.matches("https?://[^\\s/]+\\.?[^\\s]*") || address.length() > 2_000) {
-      throw new RefusedException(
-          "“%s” is no address of a page. It begins with https:// or http://.".formatted(address));
-    }
-    return address;
   }
 }

@@ -15,6 +15,7 @@ import osmerin.core.evidence.WordRange;
  * @param open rounds in work that have it
  * @param wordsLow how long its articles usually are, from
  * @param wordsHigh up to
+ * @param linkNames the links its articles usually have, a name a line
  * @param briefNeed what its articles need before anybody writes
  */
 public record ArticleType(
@@ -29,7 +30,8 @@ public record ArticleType(
     int open,
     @Nullable Integer wordsLow,
     @Nullable Integer wordsHigh,
-    BriefNeed briefNeed) {
+    BriefNeed briefNeed,
+    String linkNames) {
   /** How long its articles usually are; empty where nothing was said. */
   public Optional<WordRange> words() {
     return wordsLow == null || wordsHigh == null

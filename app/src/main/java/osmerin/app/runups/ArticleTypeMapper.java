@@ -56,6 +56,8 @@ interface ArticleTypeMapper {
 
   List<String> stepNames(@Param("siteId") long siteId);
 
+  void setLinkNames(@Param("id") long id, @Param("names") String names);
+
   void setBriefNeed(@Param("id") long id, @Param("need") BriefNeed need);
 
   void copyUsual(@Param("from") long from, @Param("to") long to);

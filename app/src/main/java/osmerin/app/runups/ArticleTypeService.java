@@ -162,6 +162,12 @@ public class ArticleTypeService {
         typeId, words.map(WordRange::low).orElse(null), words.map(WordRange::high).orElse(null));
   }
 
+  /** Says which links articles of a type usually have, a name a line. */
+  @Transactional
+  public void setLinkNames(long typeId, String names) {
+    types.setLinkNames(typeId, names);
+  }
+
   /** Says what articles of a type need before anybody writes. */
   @Transactional
   public void setBriefNeed(long typeId, BriefNeed need) {

@@ -238,6 +238,19 @@ class TypeController {
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 
+  /** Which links its articles usually have. */
+  @PostMapping("/{id}/links")
+  @Needs(Right.MANAGE)
+  String links(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(defaultValue = "") String names,
+      RedirectAttributes to) {
+    usual.setLinkNames(site, id, names);
+    Foot.say(to, "Every article of this type shows these links, to be filled in.");
+    return "redirect:" + site.base() + "/setup/types/" + id;
+  }
+
   /** Puts typed lines into the rows; nothing is saved yet. */
   @PostMapping("/{id}/typed")
   @Needs(Right.MANAGE)

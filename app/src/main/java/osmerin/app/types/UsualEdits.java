@@ -1,8 +1,10 @@
 package osmerin.app.types;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,6 +27,8 @@ public class UsualEdits {
   private static final String USUALLY = "Usually: ";
   private static final String WORDS = "Words";
   private static final String BRIEF = "Brief";
+  private static final String LINKS = "Links";
+  private static final int MOST_LINKS = 20;
 
   private final ArticleTypeService types;
   private final TeamService team;
@@ -112,6 +116,37 @@ public class UsualEdits {
             Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label(), type.briefNeed(), need));
   }
 
+  /**
+   * Says which links articles of a type usually have.
+   *
+   * @param typed a name a line
+   */
+  @Transactional
+  public void setLinkNames(SiteContext context, long id, String typed) {
+    context.require(Right.MANAGE);
+    ArticleType type = types.known(context.siteId(), id);
+    List<String> lines = typed.lines().map(String::strip).filter(l -> !l.isEmpty()).toList();
+    String names = lines.stream().distinct().collect(Collectors.joining("\n"));
+    if (lines.size() > MOST_LINKS || lines.stream().anyMatch(l -> l.length() > 60)) {
+      throw new RefusedException(
+          "At most %s links, each with a name of at most 60 letters.".formatted(MOST_LINKS));
+    }
+    if (names.equals(type.linkNames())) {
+      return;
+    }
+    types.setLinkNames(id, names);
+    history.note(
+        context,
+        Right.MANAGE,
+        "The links of a %s were changed.".formatted(type.name().toLowerCase(Locale.ROOT)),
+        Change.of(
+            Thing.TYPE, id, LINKS, shown(type.linkNames()), shown(names), type.linkNames(), names));
+  }
+
+  private static String shown(String names) {
+    return names.isEmpty() ? "none" : names.replace("\n", ", ");
+  }
+
   private static Optional<WordRange> read(String low, String high) {
     try {
       return WordRange.read(low, high);
@@ -125,7 +160,10 @@ public class UsualEdits {
   }
 
   boolean knows(String field) {
-    return field.equals(WORDS) || field.equals(BRIEF) || field.startsWith(USUALLY);
+    return field.equals(WORDS)
+        || field.equals(BRIEF)
+        || field.equals(LINKS)
+        || field.startsWith(USUALLY);
   }
 
   /** Puts the change's {@code from} back. */
@@ -134,6 +172,8 @@ public class UsualEdits {
       putWords(type, change);
     } else if (change.field().equals(BRIEF)) {
       putBriefNeed(type, change);
+    } else if (change.field().equals(LINKS)) {
+      putLinkNames(type, change);
     } else {
       putPerson(context, type, change);
     }
@@ -151,6 +191,13 @@ public class UsualEdits {
       throw changed(type);
     }
     types.setBriefNeed(type.id(), BriefNeed.valueOf(change.from()));
+  }
+
+  private void putLinkNames(ArticleType type, Change change) {
+    if (!type.linkNames().equals(change.to())) {
+      throw changed(type);
+    }
+    types.setLinkNames(type.id(), change.from());
   }
 
   private void putPerson(SiteContext context, ArticleType type, Change change) {

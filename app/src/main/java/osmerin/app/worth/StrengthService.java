@@ -73,7 +73,8 @@ public class StrengthService implements Reversal {
                     0,
                     null,
                     null,
-                    BriefNeed.NONE));
+                    BriefNeed.NONE,
+                    ""));
     SiteReach shipped = SiteReach.of(strength(now));
     Chances learned = now.learned();
     return new SiteStrength(

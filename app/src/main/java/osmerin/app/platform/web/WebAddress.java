@@ -1,0 +1,22 @@
+package osmerin.app.platform.web;
+
+/** Addresses of pages that people type. */
+public final class WebAddress {
+  private static final int LONGEST = 2_000;
+
+  private WebAddress() {}
+
+  /**
+   * The address without space around it.
+   *
+   * @throws RefusedException when it is none of a page
+   */
+  public static String checked(String typed) {
+    String address = typed.strip();
+    if (!address.matches("https?://[^\\s/]+\\.?[^\\s]*") || address.length() > LONGEST) {
+      throw new RefusedException(
+          "“%s” is no address of a page. It begins with https:// or http://.".formatted(address));
+    }
+    return address;
+  }
+}
