@@ -50,14 +50,44 @@ public record Desk(
     }
   }
 
+  /** What is asked of a person. */
+  public enum Ask {
+    PUBLISH("Publish"),
+    STILL_HELD("Still on hold?"),
+    SIGN_OFF("Sign off the brief"),
+    REVIEW("Review"),
+    COMMISSION("Commission");
+
+    private final String label;
+
+    Ask(String label) {
+      this.label = label;
+    }
+
+    /** The words people see. */
+    public String label() {
+      return label;
+    }
+  }
+
   /**
    * Something that waits for the person.
    *
-   * @param what is asked of them: "Review"
+   * @param round it is about, null for pitches
    * @param beside a few words more, null for none
    */
   public record Waiting(
-      String what, String title, String path, @Nullable String beside, boolean alarming) {}
+      Ask ask,
+      @Nullable Round round,
+      String title,
+      String path,
+      @Nullable String beside,
+      boolean alarming) {
+    /** What is asked of them: "Review". */
+    public String what() {
+      return ask.label();
+    }
+  }
 
   /** "4 of 7 new and 3 of 5 refreshed are live". */
   public String monthWords() {

@@ -4,6 +4,7 @@ import java.time.YearMonth;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.plan.MonthService;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -16,6 +17,7 @@ import osmerin.app.topics.TopicService;
 @Controller
 class DeskController {
   private final DeskService desks;
+  private final OneByOne oneByOne;
   private final GettingStarted gettingStarted;
   private final MonthService months;
   private final TopicService topics;
@@ -24,6 +26,7 @@ class DeskController {
 
   DeskController(
       DeskService desks,
+      OneByOne oneByOne,
       GettingStarted gettingStarted,
       MonthService months,
       TopicService topics,
@@ -32,6 +35,7 @@ class DeskController {
     this.tasks = tasks;
     this.team = team;
     this.desks = desks;
+    this.oneByOne = oneByOne;
     this.gettingStarted = gettingStarted;
     this.months = months;
     this.topics = topics;
@@ -47,5 +51,13 @@ class DeskController {
     model.addAttribute("tasks", tasks.open(site));
     model.addAttribute("people", team.people(site.siteId()));
     return "desk/desk";
+  }
+
+  /** What waits for the person, one after another. */
+  @GetMapping("/{site}/desk/one-by-one")
+  @Needs(Right.READ)
+  String oneByOne(SiteContext site, @RequestParam(defaultValue = "0") int at, Model model) {
+    model.addAttribute("decision", oneByOne.at(site, at).orElse(null));
+    return "desk/one-by-one";
   }
 }

@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.desk.Desk.Ask;
 import osmerin.app.desk.Desk.DeskStep;
 import osmerin.app.desk.Desk.Waiting;
 import osmerin.app.history.Entry;
@@ -146,7 +147,8 @@ public class DeskService {
         planned.round(), row.key(), row.name(), row.estimate(), due, due.isBefore(today), waitsFor);
   }
 
-  private List<Waiting> waiting(SiteContext context, List<PlannedRound> open) {
+  /** What others wait for, of the rounds in work and of pitches. */
+  List<Waiting> waiting(SiteContext context, List<PlannedRound> open) {
     List<Waiting> waiting = new ArrayList<>();
     addUnpublished(context, open, waiting);
     addHolds(context, open, waiting);
@@ -156,7 +158,8 @@ public class DeskService {
     if (context.may(Right.COMMISSION) && pitched > 0) {
       waiting.add(
           new Waiting(
-              "Commission",
+              Ask.COMMISSION,
+              null,
               Counted.of(pitched, "open pitch", "open pitches"),
               context.base() + "/pitches",
               null,
@@ -174,7 +177,7 @@ public class DeskService {
           round.publication().failure() != null
               || planned.standing().state() == Standing.State.NOT_PUBLISHED;
       if (stuck && context.may(Right.EDIT) && concerns(context, round)) {
-        waiting.add(waiting(context, "Publish", round, "", round.publication().failure(), true));
+        waiting.add(waiting(context, Ask.PUBLISH, round, "", round.publication().failure(), true));
       }
     }
   }
@@ -190,7 +193,7 @@ public class DeskService {
                 ? context.may(Right.EDIT) && concerns(context, round)
                 : freesIt(context, round);
         if (mine) {
-          waiting.add(waiting(context, "Still on hold?", round, "", round.hold().reason(), false));
+          waiting.add(waiting(context, Ask.STILL_HELD, round, "", round.hold().reason(), false));
         }
       }
     }
@@ -222,13 +225,12 @@ public class DeskService {
     Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
     mine.stream()
         .filter(round -> unsigned.contains(round.id()))
-        .forEach(
-            r -> waiting.add(waiting(context, "Sign off the brief", r, "/brief", null, false)));
+        .forEach(r -> waiting.add(waiting(context, Ask.SIGN_OFF, r, "/brief", null, false)));
   }
 
   private void addReviews(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
     edited(context, open, stages.of(context.siteId())::isHandedIn)
-        .forEach(r -> waiting.add(waiting(context, "Review", r, "/draft", null, false)));
+        .forEach(r -> waiting.add(waiting(context, Ask.REVIEW, r, "/draft", null, false)));
   }
 
   private static List<Round> edited(
@@ -242,13 +244,14 @@ public class DeskService {
 
   private static Waiting waiting(
       SiteContext context,
-      String what,
+      Ask ask,
       Round round,
       String place,
       @Nullable String beside,
       boolean alarming) {
     return new Waiting(
-        what,
+        ask,
+        round,
         round.reference() + " " + round.title(),
         context.base() + "/articles/" + round.reference() + place,
         beside,

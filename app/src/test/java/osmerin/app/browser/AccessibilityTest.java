@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 import javax.naming.OperationNotSupportedException;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.support.DemoApplicationTest;
 
 /** axe-core finds nothing on any page of the demo, light and dark. */
@@ -17,6 +19,8 @@ class AccessibilityTest extends DemoApplicationTest {
       List.of("/sign-in", "/sign-in?wrong", "/forgotten", "/password/gone", "/invitation/gone");
 
   private static final String AXE = axe();
+
+  @Autowired private JdbcTemplate jdbc;
 
   /** In the dark only colours differ. */
   private static final String LOOK =
@@ -73,6 +77,11 @@ class AccessibilityTest extends DemoApplicationTest {
         browser.open(path);
         faults.addAll(faults(browser, path, false));
       }
+      String link = jdbc.queryForObject("select min(token) from guest_link", String.class);
+      for (String path : List.of("/by-link/" + link, "/by-link/nobody-has-this")) {
+        browser.open(path);
+        faults.addAll(faults(browser, path, true));
+      }
       browser.signIn("anselm", DEMO_PASSWORD);
       for (String path : List.of("/sites/add", "/nowhere", "/marlpit/articles/MP-9999")) {
         browser.open(path);
@@ -116,6 +125,7 @@ class AccessibilityTest extends DemoApplicationTest {
     for (String path :
         List.of(
             "desk",
+            "desk/one-by-one",
             "plan/" + now,
             "plan/" + now + "/calendar",
             "research",

@@ -1,0 +1,23 @@
+package osmerin.app.desk;
+
+import org.jspecify.annotations.Nullable;
+import osmerin.app.briefs.Brief;
+import osmerin.app.desk.Desk.Waiting;
+import osmerin.app.pitches.Pitch;
+
+/**
+ * One of the things that wait for a person, with what they need to decide it.
+ *
+ * @param at its place among them, from 0
+ * @param all how many there are
+ * @param brief that is to be signed off, else null
+ * @param draft that is to be read, as HTML made safe, else null
+ * @param pitch that is to be decided, else null
+ */
+record Decision(
+    int at,
+    int all,
+    Waiting waiting,
+    @Nullable Brief brief,
+    @Nullable String draft,
+    @Nullable Pitch pitch) {}
