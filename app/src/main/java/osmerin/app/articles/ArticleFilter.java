@@ -98,7 +98,6 @@ public record ArticleFilter(
   /** From a day up to and with another. */
   public record Days(LocalDate first, LocalDate last) {}
 
-  /** How many rows a page may have. */
   public static final List<Integer> SIZES = List.of(50, 100, 200);
 
   private static final String WITHOUT_DATE = "none";
@@ -137,7 +136,6 @@ public record ArticleFilter(
     return startable.stream().anyMatch(step -> step.name().equals(next));
   }
 
-  /** The columns beside number and title. */
   public List<ArticleColumn> shown() {
     return Columns.shown(columns, ArticleColumn.class, ArticleColumn.SHIPPED);
   }
@@ -204,7 +202,6 @@ public record ArticleFilter(
         .orElse(null);
   }
 
-  /** The days that are asked for; null for all. */
   public @Nullable Days days(LocalDate today) {
     Span span = span();
     return span != null
@@ -254,15 +251,18 @@ public record ArticleFilter(
     return address(path, next, 1);
   }
 
-  /** The address of another page of the same ledger. */
   public String onPage(String path, int number) {
     return address(path, sort, number);
   }
 
-  /** All of this but the columns and the page, as fields of a form. */
   public Map<String, String> hiddenFields() {
+    return fieldsWithout("columns");
+  }
+
+  /** All of this but one field and the page, as fields of a form. */
+  public Map<String, String> fieldsWithout(String field) {
     Map<String, String> fields = asked();
-    fields.remove("columns");
+    fields.remove(field);
     add(fields, "sort", sort);
     return fields;
   }
