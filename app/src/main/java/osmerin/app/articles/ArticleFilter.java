@@ -4,16 +4,15 @@ import java.time.LocalDate;
 import java.time.YearMonth;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.Typed;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRow;
+import osmerin.app.views.Asked;
 import osmerin.app.views.Columns;
 import osmerin.core.article.Kind;
 import osmerin.core.article.Phase;
@@ -251,6 +250,7 @@ public record ArticleFilter(
     return address(path, next, 1);
   }
 
+  /** The address of another page of the same ledger. */
   public String onPage(String path, int number) {
     return address(path, sort, number);
   }
@@ -261,39 +261,24 @@ public record ArticleFilter(
 
   /** All of this but one field and the page, as fields of a form. */
   public Map<String, String> fieldsWithout(String field) {
-    Map<String, String> fields = asked();
-    fields.remove(field);
-    add(fields, "sort", sort);
-    return fields;
+    return asked(sort).without(field);
   }
 
-  private String address(String path, @Nullable String newSort, int number) {
-    Map<String, String> fields = asked();
-    add(fields, "sort", newSort);
-    add(fields, "page", number > 1 ? number : null);
-    UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
-    fields.keySet().forEach(name -> address.queryParam(name, "{" + name + "}"));
-    return address.encode().buildAndExpand(fields).toUriString();
+  private String address(String path, @Nullable String order, int number) {
+    return asked(order).with("page", number > 1 ? number : null).address(path);
   }
 
-  /** What is asked for by name, but the order and the page. */
-  private Map<String, String> asked() {
-    Map<String, String> fields = new LinkedHashMap<>();
-    add(fields, "q", q);
-    add(fields, "stage", stage);
-    add(fields, "person", person);
-    add(fields, "type", type);
-    add(fields, "month", month);
-    add(fields, "topic", topic);
-    add(fields, "next", next);
-    add(fields, "columns", columns == null ? null : String.join(",", columns));
-    add(fields, "size", size);
-    return fields;
-  }
-
-  private static void add(Map<String, String> fields, String name, @Nullable Object value) {
-    if (value != null && !value.toString().isBlank()) {
-      fields.put(name, value.toString());
-    }
+  private Asked asked(@Nullable String order) {
+    return new Asked()
+        .with("q", q)
+        .with("stage", stage)
+        .with("person", person)
+        .with("type", type)
+        .with("month", month)
+        .with("topic", topic)
+        .with("next", next)
+        .with("columns", columns == null ? null : String.join(",", columns))
+        .with("size", size)
+        .with("sort", order);
   }
 }

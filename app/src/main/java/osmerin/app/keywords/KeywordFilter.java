@@ -1,17 +1,16 @@
 package osmerin.app.keywords;
 
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.Typed;
+import osmerin.app.views.Asked;
 import osmerin.app.views.Columns;
 import osmerin.core.intent.SearchIntent;
 
@@ -221,10 +220,7 @@ public record KeywordFilter(
 
   /** All of this but the columns and the page, as fields of a form. */
   public Map<String, String> hiddenFields() {
-    Map<String, String> fields = asked();
-    fields.remove("columns");
-    add(fields, "sort", sort);
-    return fields;
+    return asked(sort).without("columns");
   }
 
   /** The address of this with these filters and this order, without the page. */
@@ -233,39 +229,28 @@ public record KeywordFilter(
   }
 
   private String address(String path, @Nullable String order) {
-    Map<String, String> fields = asked();
-    add(fields, "sort", order);
-    UriComponentsBuilder address = UriComponentsBuilder.fromPath(path);
-    fields.keySet().forEach(name -> address.queryParam(name, "{" + name + "}"));
-    return address.encode().buildAndExpand(fields).toUriString();
+    return asked(order).address(path);
   }
 
-  /** What is asked for by name, but the order and the page. */
-  private Map<String, String> asked() {
-    Map<String, String> fields = new LinkedHashMap<>();
-    add(fields, "q", q);
-    add(fields, "starts", starts);
-    add(fields, "without", without);
-    add(fields, "volumeFrom", volumeFrom);
-    add(fields, "volumeTo", volumeTo);
-    add(fields, "difficultyFrom", difficultyFrom);
-    add(fields, "difficultyTo", difficultyTo);
-    add(fields, "intent", intent);
-    add(fields, "group", group);
-    add(fields, "topic", topic);
-    add(fields, "imported", imported);
-    add(fields, "covered", covered);
-    add(fields, "pages", pages);
-    add(fields, "excluded", excluded);
-    add(fields, "fold", fold);
-    add(fields, "columns", columns == null ? null : String.join(",", columns));
-    add(fields, "size", size);
-    return fields;
-  }
-
-  private static void add(Map<String, String> fields, String name, @Nullable String value) {
-    if (value != null && !value.isBlank()) {
-      fields.put(name, value);
-    }
+  private Asked asked(@Nullable String order) {
+    return new Asked()
+        .with("q", q)
+        .with("starts", starts)
+        .with("without", without)
+        .with("volumeFrom", volumeFrom)
+        .with("volumeTo", volumeTo)
+        .with("difficultyFrom", difficultyFrom)
+        .with("difficultyTo", difficultyTo)
+        .with("intent", intent)
+        .with("group", group)
+        .with("topic", topic)
+        .with("imported", imported)
+        .with("covered", covered)
+        .with("pages", pages)
+        .with("excluded", excluded)
+        .with("fold", fold)
+        .with("columns", columns == null ? null : String.join(",", columns))
+        .with("size", size)
+        .with("sort", order);
   }
 }
