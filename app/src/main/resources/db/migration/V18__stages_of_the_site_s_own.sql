@@ -7,6 +7,7 @@ create table stage (
   place      int not null,
   acts       text[] not null default '{}',
   role       text,
+  person_id  bigint references person,
   due_days   int,
   ticks      text not null default '',
   adds       text not null default '',

@@ -31,7 +31,9 @@ public class StageList {
       list.add(new Stage(row.id(), row.name(), row.phase(), row.place()));
       row.acts().forEach(act -> leads.put(StageAct.valueOf(act), row.id()));
       handoffs.put(
-          row.id(), new Handoff(row.role(), row.dueDays(), row.ticks(), row.adds(), row.comesBy()));
+          row.id(),
+          new Handoff(
+              row.role(), row.personId(), row.dueDays(), row.ticks(), row.adds(), row.comesBy()));
     }
     return new Stages(list, leads, handoffs);
   }
@@ -56,7 +58,8 @@ public class StageList {
       Stages.Shipped its = Stages.SHIPPED.get(i);
       List<String> acts = its.act() == null ? List.of() : List.of(its.act().name());
       stages.insert(
-          siteId, new StageRow(0, its.label(), its.phase(), i, acts, its.role(), null, "", "", ""));
+          siteId,
+          new StageRow(0, its.label(), its.phase(), i, acts, its.role(), null, null, "", "", ""));
     }
   }
 
@@ -92,6 +95,7 @@ public class StageList {
         place,
         acts,
         handoff.role(),
+        handoff.person(),
         handoff.dueDays(),
         handoff.ticks(),
         handoff.adds(),

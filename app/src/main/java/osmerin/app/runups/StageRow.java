@@ -17,6 +17,7 @@ record StageRow(
     int place,
     List<String> acts,
     @Nullable StepRole role,
+    @Nullable Long personId,
     @Nullable Integer dueDays,
     String ticks,
     String adds,

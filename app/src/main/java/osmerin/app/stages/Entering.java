@@ -89,8 +89,7 @@ class Entering implements OnEntering {
 
   private Happening happening(SiteContext context, Round round, Stage to) {
     Handoff handoff = stages.of(context.siteId()).handoff(to);
-    StepRole next = handoff.role();
-    List<Long> told = next == null ? List.of() : round.article().people(next);
+    List<Long> told = told(round, handoff);
     if (!handoff.changesSteps()) {
       return new Happening(null, List.of(), null, told);
     }
@@ -101,8 +100,22 @@ class Entering implements OnEntering {
             .findFirst()
             .orElse(null);
     List<RunUpStep> added = added(context, handoff, planned);
-    Due due = next == null ? null : due(context, handoff, next, planned, ticked, added);
+    Due due = due(context, handoff, planned, ticked, added);
     return new Happening(ticked, added, due, told);
+  }
+
+  private static List<Long> told(Round round, Handoff handoff) {
+    if (handoff.person() != null) {
+      return List.of(handoff.person());
+    }
+    return handoff.role() == null ? List.of() : round.article().people(handoff.role());
+  }
+
+  /** Whether a step is that of whoever is next. */
+  private static boolean isNext(Handoff handoff, Round round, StepRow step) {
+    return handoff.person() != null
+        ? round.holders(step).contains(handoff.person())
+        : step.role().equals(handoff.role());
   }
 
   /** Steps come once a round: what has the name or key of one is there already. */
@@ -121,25 +134,25 @@ class Entering implements OnEntering {
   }
 
   /**
-   * The next step of a role: the first in hand, or else the first that is added. One that a person
-   * has pinned stays where they did.
+   * The next step of whoever is next: the first in hand, or else the first that is added. One that
+   * a person has pinned stays where they did.
    */
   private @Nullable Due due(
       SiteContext context,
       Handoff handoff,
-      StepRole role,
       PlannedRound planned,
       @Nullable StepRow ticked,
       List<RunUpStep> added) {
     Optional<StepRow> row =
         planned.steps().stream()
             .filter(s -> s.doneOn() == null && s != ticked && planned.isInHand(s))
-            .filter(s -> s.role().equals(role))
+            .filter(s -> isNext(handoff, planned.round(), s))
             .findFirst();
     if (row.isPresent() && row.get().pinned() != null) {
       return null;
     }
-    Optional<RunUpStep> step = added.stream().filter(s -> s.role().equals(role)).findFirst();
+    Optional<RunUpStep> step =
+        added.stream().filter(s -> s.role().equals(handoff.role())).findFirst();
     LocalDate latest =
         row.map(s -> planned.plan().steps().get(planned.steps().indexOf(s)))
             .map(PlannedStep::due)

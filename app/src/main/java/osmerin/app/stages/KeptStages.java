@@ -20,6 +20,7 @@ record KeptStages(List<KeptStage> stages) implements Kept {
    * One of them.
    *
    * @param acts what leads to it
+   * @param person whose turn it is in place of a role, null for that of the role
    * @param role whose turn it is there, null for nobody's
    */
   record KeptStage(
@@ -28,6 +29,7 @@ record KeptStages(List<KeptStage> stages) implements Kept {
       Phase phase,
       List<StageAct> acts,
       @Nullable String role,
+      @Nullable Long person,
       @Nullable Integer dueDays,
       String ticks,
       String adds,
@@ -51,6 +53,7 @@ record KeptStages(List<KeptStage> stages) implements Kept {
         stage.phase(),
         acts,
         handoff.role() == null ? null : handoff.role().name(),
+        handoff.person(),
         handoff.dueDays(),
         handoff.ticks(),
         handoff.adds(),
@@ -66,7 +69,9 @@ record KeptStages(List<KeptStage> stages) implements Kept {
       kept.acts().forEach(act -> leads.put(act, kept.id()));
       StepRole role = kept.role() == null ? null : StepRole.valueOf(kept.role());
       handoffs.put(
-          kept.id(), new Handoff(role, kept.dueDays(), kept.ticks(), kept.adds(), kept.comesBy()));
+          kept.id(),
+          new Handoff(
+              role, kept.person(), kept.dueDays(), kept.ticks(), kept.adds(), kept.comesBy()));
     }
     return new Stages(list, leads, handoffs);
   }

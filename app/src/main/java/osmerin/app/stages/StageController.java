@@ -20,6 +20,7 @@ import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.team.TeamService;
 import osmerin.core.article.Phase;
 import osmerin.core.article.StageAct;
 import osmerin.core.article.Stages;
@@ -32,6 +33,7 @@ class StageController {
   private final StageMoves moves;
   private final StepRoles roles;
   private final ArticleTypeService types;
+  private final TeamService team;
   private final StageEdits edits;
 
   StageController(
@@ -39,8 +41,10 @@ class StageController {
       StageMoves moves,
       StepRoles roles,
       ArticleTypeService types,
+      TeamService team,
       StageEdits edits) {
     this.types = types;
+    this.team = team;
     this.stages = stages;
     this.moves = moves;
     this.roles = roles;
@@ -56,6 +60,8 @@ class StageController {
     model.addAttribute("phases", Phase.values());
     model.addAttribute("acts", StageAct.values());
     model.addAttribute("stepRoles", roles.list(site.siteId()));
+    model.addAttribute("people", team.people(site.siteId()));
+    model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("stepNames", types.stepNames(site.siteId()));
     model.addAttribute("there", moves.countByStage(site));
     return "stages/stages";

@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,8 @@ import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.team.Person;
+import osmerin.app.team.TeamService;
 import osmerin.core.article.Handoff;
 import osmerin.core.article.Phase;
 import osmerin.core.article.Stage;
@@ -43,9 +46,12 @@ public class StageEdits implements Reversal {
   private final StageList stages;
   private final StageMoves moves;
   private final StepRoles roles;
+  private final TeamService team;
   private final History history;
 
-  StageEdits(StageList stages, StageMoves moves, StepRoles roles, History history) {
+  StageEdits(
+      StageList stages, StageMoves moves, StepRoles roles, TeamService team, History history) {
+    this.team = team;
     this.stages = stages;
     this.moves = moves;
     this.roles = roles;
@@ -84,7 +90,7 @@ public class StageEdits implements Reversal {
     refuseUnseen(context, before, seen, form.name());
     Stage wanted = new Stage(id, form.name().strip(), form.phase(), was.place());
     Map<Long, Handoff> handoffs = new HashMap<>(before.handoffs());
-    handoffs.put(id, form.handoff(roles.set(context.siteId())));
+    handoffs.put(id, form.handoff(roles.set(context.siteId()), people(context)));
     List<Stage> list = new ArrayList<>(before.list());
     list.set(was.place(), wanted);
     String sentence =
@@ -92,6 +98,10 @@ public class StageEdits implements Reversal {
             ? "The stage “%s” was changed.".formatted(was.label())
             : "The stage “%s” was renamed to “%s”.".formatted(was.label(), wanted.label());
     put(context, before, new Stages(list, before.leads(), handoffs), sentence);
+  }
+
+  private Set<Long> people(SiteContext context) {
+    return team.people(context.siteId()).stream().map(Person::id).collect(Collectors.toSet());
   }
 
   private void refuseUnseen(SiteContext context, Stages now, String seen, String wanted) {

@@ -12,7 +12,7 @@ import osmerin.core.runup.StepRole;
 /**
  * A stage as it is sent.
  *
- * @param role empty for nobody
+ * @param role empty for nobody, or "person" and an id for one person on every article
  * @param due working days, empty for as planned
  * @param ticks name of a step, empty for none
  * @param adds lines of a recipe, empty for none
@@ -29,9 +29,10 @@ public record StageForm(
   private static final int LONGEST = 2_000;
 
   /** What happens on entering it, as far as it can be read. */
-  Handoff handoff(Set<StepRole> known) {
+  Handoff handoff(Set<StepRole> known, Set<Long> people) {
+    Long person = person(people);
     StepRole next =
-        text(role).isEmpty()
+        text(role).isEmpty() || person != null
             ? null
             : known.stream()
                 .filter(r -> r.name().equals(text(role)))
@@ -45,10 +46,27 @@ public record StageForm(
         || text(adds).length() > LONGEST) {
       throw new RefusedException("That is too long: at most %s letters.".formatted(LONGEST));
     }
-    return new Handoff(next, days(next), text(ticks), steps(known), text(comesBy));
+    return new Handoff(
+        next,
+        person,
+        days(next != null || person != null),
+        text(ticks),
+        steps(known),
+        text(comesBy));
   }
 
-  private @Nullable Integer days(@Nullable StepRole next) {
+  private @Nullable Long person(Set<Long> people) {
+    if (!text(role).matches("person \\d{1,18}")) {
+      return null;
+    }
+    Long person = Long.valueOf(text(role).substring("person ".length()));
+    if (!people.contains(person)) {
+      throw new RefusedException("That person is not on this site.");
+    }
+    return person;
+  }
+
+  private @Nullable Integer days(boolean isSomebodysTurn) {
     if (text(due).isEmpty()) {
       return null;
     }
@@ -56,7 +74,7 @@ public record StageForm(
       throw new RefusedException(
           "“%s” is no number of working days. Type one from 0 to 200.".formatted(text(due)));
     }
-    if (next == null) {
+    if (!isSomebodysTurn) {
       throw new RefusedException("Say whose turn it is, so that a step of theirs can be due.");
     }
     return Integer.valueOf(text(due));

@@ -1,6 +1,7 @@
 package osmerin.app.find;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -47,6 +48,17 @@ class FindServiceTest extends ApplicationTest {
         .doesNotContain("Do");
     assertThat(names("una b")).containsExactly("Una Berg");
     assertThat(names("traps")).containsExactly("Eel traps, old and new");
+  }
+
+  @Test
+  void whatIsInTheArchiveIsFoundLastAndSaysSo() {
+    edits.archive(site, 13, true);
+    pitches.archive(site, pitches.open(site, 0, 1).get(0).id());
+    assertThat(find.find(site, "eel"))
+        .filteredOn(found -> found.beside().contains("archived"))
+        .extracting(Finding::what, Finding::name)
+        .containsExactly(
+            tuple("Article", "Smoking eels at home"), tuple("Pitch", "Eel traps, old and new"));
   }
 
   @ParameterizedTest

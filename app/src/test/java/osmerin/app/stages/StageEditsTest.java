@@ -214,6 +214,29 @@ class StageEditsTest extends ApplicationTest {
   }
 
   @Test
+  void onePersonCanBeNextOnEveryArticle() {
+    StageForm form =
+        new StageForm("Editing", Phase.IN_HAND, "person " + tamsin.personId(), "2", "", "", "");
+    stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
+    Stage editing = stages().find(stage(site, "Editing")).orElseThrow();
+    assertThat(entering.previewed(site, articles.get(site, 1), editing).get(0))
+        .isEqualTo("Tamsin Ode is told");
+    move(1, "Editing");
+    assertThat(rows().stream().filter(row -> row.pinned() != null))
+        .singleElement()
+        .satisfies(row -> assertThat(row.role()).isEqualTo(StepRole.EDITOR));
+    undo.undoLatest(site);
+    undo.undoLatest(site);
+    assertThat(stages().handoff(stages().find(editing.id()).orElseThrow()).person()).isNull();
+    SiteContext stranger = emptySite();
+    StageForm wrong =
+        new StageForm("Editing", Phase.IN_HAND, "person " + stranger.personId(), "", "", "", "");
+    assertThatThrownBy(
+            () -> stageEdits.change(site, editing.id(), wrong, StageEdits.seen(stages())))
+        .hasMessage("That person is not on this site.");
+  }
+
+  @Test
   void aStepIsNeverDueLaterThanThePlanHasIt() {
     StageForm form = new StageForm("Editing", Phase.IN_HAND, "editor", "200", "", "", "");
     stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));

@@ -9,15 +9,21 @@ import osmerin.core.workday.WorkCalendar;
  * What happens when an article enters a stage.
  *
  * @param role whose turn it is then, and who is told; null for nobody
+ * @param person whose turn it is on every article, in place of a role; null for that of the role
  * @param dueDays within so many working days that role's next step is due; null for as planned
  * @param ticks name of a step that is done by it, empty for none
  * @param adds steps the article gets, as lines of a recipe; empty for none
  * @param comesBy name of a step: ticking it moves an article here; empty for none
  */
 public record Handoff(
-    @Nullable StepRole role, @Nullable Integer dueDays, String ticks, String adds, String comesBy) {
+    @Nullable StepRole role,
+    @Nullable Long person,
+    @Nullable Integer dueDays,
+    String ticks,
+    String adds,
+    String comesBy) {
   /** Nothing happens. */
-  public static final Handoff NONE = new Handoff(null, null, "", "", "");
+  public static final Handoff NONE = new Handoff(null, null, null, "", "", "");
 
   /** Whether steps change by it, not only that somebody is told. */
   public boolean changesSteps() {
