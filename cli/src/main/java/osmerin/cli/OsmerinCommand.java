@@ -10,7 +10,12 @@ import picocli.CommandLine.Command;
     name = "osmerin",
     description = "Computes on files, without a database.",
     mixinStandardHelpOptions = true,
-    subcommands = {GroupCommand.class, WorthCommand.class, BackPlanCommand.class})
+    subcommands = {
+      GroupCommand.class,
+      WorthCommand.class,
+      EvidenceCommand.class,
+      BackPlanCommand.class
+    })
 public final class OsmerinCommand {
   /** Runs and ends the process with the exit code. */
   public static void main(String[] args) {

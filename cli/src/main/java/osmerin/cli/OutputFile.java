@@ -14,7 +14,7 @@ final class OutputFile {
       names = "--out",
       required = true,
       paramLabel = "FILE",
-      description = "where the result goes, as CSV")
+      description = "where the result goes")
   private Path out;
 
   /**

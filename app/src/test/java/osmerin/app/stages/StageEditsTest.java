@@ -12,6 +12,7 @@ import java.util.Random;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
@@ -46,6 +47,7 @@ class StageEditsTest extends ApplicationTest {
   @Autowired private UndoService undo;
   @Autowired private Steps steps;
   @Autowired private OnEntering entering;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
   private SiteContext tamsin;
 
@@ -155,6 +157,22 @@ class StageEditsTest extends ApplicationTest {
     stageEdits.lead(site, leads);
     stageEdits.retire(site, stage(site, "Editing"), null);
     assertThat(names()).doesNotContain("Editing");
+  }
+
+  @Test
+  void aLiveArticleMovesAmongLiveStagesOnly() {
+    stageEdits.add(site, "Shared", Phase.LIVE);
+    jdbc.update(
+        "update round set stage_id = ?, live_on = now(), live_at = now() where id = ?",
+        stage(site, "Live"),
+        articles.get(site, 1).id());
+    move(1, "Shared");
+    assertThat(at(1)).isEqualTo("Shared");
+    assertThatThrownBy(() -> move(1, "Editing"))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("Publishing takes an article live");
+    undo.undoLatest(site);
+    assertThat(at(1)).isEqualTo("Live");
   }
 
   @Test

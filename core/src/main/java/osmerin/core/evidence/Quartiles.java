@@ -3,8 +3,9 @@ package osmerin.core.evidence;
 import java.util.Arrays;
 
 /** Quartiles by linear interpolation between order statistics (Hyndman and Fan's definition 7). */
-record Quartiles(double lower, double median, double upper) {
-  static Quartiles of(double[] values) {
+public record Quartiles(double lower, double median, double upper) {
+  /** Of at least one value. */
+  public static Quartiles of(double[] values) {
     double[] sorted = values.clone();
     Arrays.sort(sorted);
     return new Quartiles(at(sorted, 0.25), at(sorted, 0.5), at(sorted, 0.75));

@@ -1,0 +1,110 @@
+package osmerin.core.evidence;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+
+/** Kinds of pages that rank. */
+public enum PageKind {
+  HOW_TO("how-to", true),
+  LIST("list", true),
+  COMPARISON("comparison", true),
+  DEFINITION("definition", true),
+  SHOP("shop", false),
+  FORUM("forum", false),
+  VIDEO("video", false),
+  TOOL("tool", false);
+
+  /** A page with a film and fewer words is there for the film. */
+  private static final int FEW_WORDS = 400;
+
+  private static final Pattern COMPARES =
+      Pattern.compile("\\b(vs\\.?|versus|compared|comparison|differences? between)\\b");
+  private static final Pattern COUNTS = Pattern.compile("^\\W*(the )?(top )?\\d{1,3}\\b(?!\\s*%)");
+  private static final Pattern BEST = Pattern.compile("\\b(best|ideas|tips|examples|reasons)\\b");
+  private static final Pattern HOW = Pattern.compile("\\b(how to|step by step|guide to making)\\b");
+  private static final Pattern STEP = Pattern.compile("^\\W*step \\d+\\b");
+  private static final Pattern NUMBERED = Pattern.compile("^\\W*\\d{1,2}[.):]\\s");
+  private static final Pattern TOOL_WORD =
+      Pattern.compile("\\b(calculator|generator|converter|checker|planner|estimator)\\b");
+  private static final Pattern THREAD = Pattern.compile("\\b(forum|thread|discussion board)\\b");
+
+  private final String label;
+  private final boolean article;
+
+  PageKind(String label, boolean article) {
+    this.label = label;
+    this.article = article;
+  }
+
+  /** The word people see: "how-to". */
+  public String label() {
+    return label;
+  }
+
+  /** Whether an article of one's own could stand among such pages. */
+  public boolean isArticle() {
+    return article;
+  }
+
+  /** A kind, and what on the page says so. */
+  public record Read(PageKind kind, String reason) {}
+
+  /** Reads the kind of a page: first by what can be done on it, then by its title and structure. */
+  public static Read of(ReadPage page) {
+    Read use = byUse(page);
+    return use != null ? use : byText(page);
+  }
+
+  private static @Nullable Read byUse(ReadPage page) {
+    PageSigns signs = page.signs();
+    String title = page.title().toLowerCase(Locale.ROOT);
+    if (signs.types().contains("product") || signs.buys() && signs.prices() > 0) {
+      return new Read(SHOP, "it sells: %s prices".formatted(signs.prices()));
+    }
+    if (signs.types().contains("discussionforumposting")
+        || signs.types().contains("qapage")
+        || signs.posts() >= 3
+        || THREAD.matcher(title).find() && signs.posts() > 0) {
+      return new Read(FORUM, "several people write: %s posts".formatted(signs.posts()));
+    }
+    boolean filmOnly = signs.videos() > 0 && page.keptWords() < FEW_WORDS;
+    if (signs.types().contains("videoobject") && page.keptWords() < FEW_WORDS || filmOnly) {
+      return new Read(VIDEO, "a film with %s words".formatted(page.keptWords()));
+    }
+    boolean fields = signs.inputs() >= 2 && page.keptWords() < 2 * FEW_WORDS;
+    if (fields || signs.inputs() > 0 && TOOL_WORD.matcher(title).find()) {
+      return new Read(TOOL, "%s fields to fill in".formatted(signs.inputs()));
+    }
+    return null;
+  }
+
+  private static Read byText(ReadPage page) {
+    String title = page.title().toLowerCase(Locale.ROOT);
+    List<String> headings = page.headings().stream().map(h -> h.toLowerCase(Locale.ROOT)).toList();
+    Matcher compares = COMPARES.matcher(title);
+    if (compares.find()) {
+      return new Read(COMPARISON, "its title says “%s”".formatted(compares.group()));
+    }
+    if (HOW.matcher(title).find()) {
+      return new Read(HOW_TO, "its title says how");
+    }
+    long steps = headings.stream().filter(h -> STEP.matcher(h).find()).count();
+    if (steps >= 2) {
+      return new Read(HOW_TO, "%s headings are steps".formatted(steps));
+    }
+    if (COUNTS.matcher(title).find() || BEST.matcher(title).find() && headings.size() >= 3) {
+      return new Read(LIST, "its title promises several");
+    }
+    long numbered = headings.stream().filter(h -> NUMBERED.matcher(h).find()).count();
+    if (numbered >= 4) {
+      return new Read(LIST, "%s headings are numbered".formatted(numbered));
+    }
+    if (page.signs().orderedItems() >= 4) {
+      return new Read(HOW_TO, "a numbered list of %s steps".formatted(page.signs().orderedItems()));
+    }
+    return new Read(DEFINITION, "it explains its subject in running text");
+  }
+}

@@ -1,0 +1,202 @@
+package osmerin.core.evidence;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import osmerin.core.text.Language;
+import osmerin.core.text.Stems;
+import osmerin.core.text.StopWords;
+import osmerin.core.text.Words;
+
+/**
+ * What several pages say: headings of the same meaning with their usual place, questions, and
+ * points with the sentences that make them. By words; the pages are of one language.
+ *
+ * @param headings the one of most pages first, by place at a tie
+ * @param questions what most pages ask first
+ * @param points the one of most pages first
+ */
+public record PagesSay(List<Heading> headings, List<String> questions, List<Point> points) {
+  /** Mean cosine from which headings mean the same, and sentences make the same point. */
+  private static final double SAME_HEADING = 0.55;
+
+  private static final double SAME_POINT = 0.4;
+  private static final int SHORTEST_POINT = 6;
+  private static final int LONGEST_POINT = 45;
+  private static final int LONGEST_QUESTION = 25;
+  private static final int MOST = 60;
+  private static final int BLOCKS_THAT_TELL = 40;
+  private static final Set<String> ASKING =
+      Set.of(
+          "how", "what", "when", "where", "which", "who", "why", "can", "do", "does", "is", "are",
+          "should");
+
+  /**
+   * A heading that pages share in meaning.
+   *
+   * @param text as the page has it that puts it most like the others
+   * @param place its mean place on the pages, 0–1
+   */
+  public record Heading(String text, int pages, double place) {}
+
+  /** What several pages say, each with the sentence that says it. */
+  public record Point(String text, List<Source> sources) {
+    /** How many pages say it. */
+    public int pages() {
+      return (int) sources.stream().map(Source::page).distinct().count();
+    }
+  }
+
+  /**
+   * Where a point is made.
+   *
+   * @param page its name
+   * @param sentence from 1 in the page's kept text
+   */
+  public record Source(String page, int sentence) {}
+
+  /** A sentence of one of the pages, with what it is compared by. */
+  private record Said(int page, ReadPage.Sentence sentence, Set<String> stems) {
+    String text() {
+      return sentence.text();
+    }
+  }
+
+  public PagesSay {
+    headings = List.copyOf(headings);
+    questions = List.copyOf(questions);
+    points = List.copyOf(points);
+  }
+
+  /** Draws it from pages. */
+  public static PagesSay of(List<ReadPage> pages) {
+    Stems stems = new Stems();
+    List<Said> all = new ArrayList<>();
+    for (int page = 0; page < pages.size(); page++) {
+      Language language = language(pages.get(page));
+      for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
+        all.add(new Said(page, sentence, stems(stems, sentence.text(), language)));
+      }
+    }
+    return new PagesSay(headings(all), questions(all), points(all, pages));
+  }
+
+  /** The language of which a page has the most stop words; English at a tie. */
+  private static Language language(ReadPage page) {
+    List<String> words =
+        page.kept().stream()
+            .limit(BLOCKS_THAT_TELL)
+            .flatMap(block -> Words.lower(block.text()).stream())
+            .toList();
+    return Arrays.stream(Language.values())
+        .max(
+            Comparator.comparingLong(
+                    (Language language) ->
+                        words.stream().filter(w -> StopWords.contains(w, language)).count())
+                .thenComparing(Comparator.reverseOrder()))
+        .orElseThrow();
+  }
+
+  private static Set<String> stems(Stems stems, String text, Language language) {
+    Set<String> subject = new LinkedHashSet<>();
+    for (String word : Words.subject(text, language)) {
+      if (!CommonWords.contains(word)) {
+        subject.add(stems.of(word, language));
+      }
+    }
+    return subject.isEmpty() ? stems.subject(text, language) : subject;
+  }
+
+  private static List<Heading> headings(List<Said> all) {
+    List<Said> headings = all.stream().filter(said -> said.sentence().heading()).toList();
+    return gathered(headings, SAME_HEADING).stream()
+        .map(
+            same ->
+                new Heading(
+                    central(same).text(),
+                    pages(same),
+                    same.stream().mapToDouble(s -> s.sentence().place()).average().orElse(0)))
+        .sorted(
+            Comparator.comparingInt((Heading h) -> -h.pages())
+                .thenComparingDouble(Heading::place)
+                .thenComparing(Heading::text))
+        .limit(MOST)
+        .toList();
+  }
+
+  private static List<String> questions(List<Said> all) {
+    List<Said> asked = all.stream().filter(PagesSay::isQuestion).toList();
+    return gathered(asked, SAME_HEADING).stream()
+        .sorted(Comparator.comparingInt(same -> -pages(same)))
+        .map(same -> central(same).text())
+        .limit(MOST)
+        .toList();
+  }
+
+  private static boolean isQuestion(Said said) {
+    List<String> words = Words.lower(said.text());
+    boolean brief = words.size() >= 3 && words.size() <= LONGEST_QUESTION;
+    boolean asks = said.text().strip().endsWith("?");
+    boolean heads = said.sentence().heading() && !words.isEmpty() && ASKING.contains(words.get(0));
+    return brief && (asks || heads && !words.get(0).equals("how"));
+  }
+
+  private static List<Point> points(List<Said> all, List<ReadPage> pages) {
+    List<Said> stated =
+        all.stream()
+            .filter(said -> !said.sentence().heading() && !isQuestion(said))
+            .filter(said -> Words.count(said.text()) >= SHORTEST_POINT)
+            .filter(said -> Words.count(said.text()) <= LONGEST_POINT && said.stems().size() >= 3)
+            .toList();
+    return gathered(stated, SAME_POINT).stream()
+        .filter(same -> pages(same) > 1)
+        .map(same -> point(same, pages))
+        .sorted(
+            Comparator.comparingInt((Point p) -> -p.pages())
+                .thenComparing(p -> -p.sources().size())
+                .thenComparing(Point::text))
+        .limit(MOST)
+        .toList();
+  }
+
+  private static Point point(List<Said> same, List<ReadPage> pages) {
+    List<Source> sources =
+        same.stream()
+            .map(s -> new Source(pages.get(s.page()).name(), s.sentence().number()))
+            .toList();
+    return new Point(central(same).text(), sources);
+  }
+
+  private static List<List<Said>> gathered(List<Said> said, double least) {
+    return Alike.gathered(said.stream().map(Said::stems).toList(), least).stream()
+        .map(same -> same.stream().map(said::get).toList())
+        .toList();
+  }
+
+  private static int pages(List<Said> same) {
+    return (int) same.stream().map(Said::page).distinct().count();
+  }
+
+  /** The one that has most in common with the others; the shortest, then the first at a tie. */
+  private static Said central(List<Said> same) {
+    return same.stream()
+        .max(
+            Comparator.comparingDouble((Said s) -> common(s, same))
+                .thenComparingInt(s -> -s.text().length()))
+        .orElseThrow();
+  }
+
+  private static double common(Said one, List<Said> all) {
+    return all.stream()
+        .mapToDouble(
+            other -> {
+              long both = one.stems().stream().filter(other.stems()::contains).count();
+              long either = one.stems().size() + other.stems().size() - both;
+              return either == 0 ? 0 : (double) both / either;
+            })
+        .sum();
+  }
+}

@@ -1,0 +1,100 @@
+package osmerin.core.evidence;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import osmerin.core.evidence.PageBlock.Kind;
+
+class PagesSayTest {
+  private static ReadPage page(String name, String... lines) {
+    List<PageBlock> blocks = new ArrayList<>();
+    for (String line : lines) {
+      boolean heading = line.startsWith("# ");
+      String text = heading ? line.substring(2) : line;
+      blocks.add(new PageBlock(heading ? Kind.HEADING : Kind.PARAGRAPH, text, null));
+    }
+    return new ReadPage(name, name, blocks, PageSigns.NONE);
+  }
+
+  private static final List<ReadPage> HIVES =
+      List.of(
+          page(
+              "one",
+              "# When to harvest honey",
+              "Harvest once four fifths of the comb is capped with wax. Bees hate the smoke.",
+              "# How much honey does a hive give?",
+              "A strong hive gives about fifteen kilos of honey in a good summer."),
+          page(
+              "two",
+              "An opening that nobody else has, about the colour of boots.",
+              "# Harvesting the honey: when?",
+              "Take the frames when four fifths of the comb have been capped with wax.",
+              "Is it worth it?",
+              "In a good summer about fifteen kilos of honey come from one strong hive."),
+          page("three", "# Boots", "Rubber boots keep the feet dry while you stand in wet grass."));
+
+  @Test
+  void headingsOfOneMeaningAreGatheredWithTheirPlace() {
+    PagesSay say = PagesSay.of(HIVES);
+    PagesSay.Heading first = say.headings().get(0);
+    assertThat(first.pages()).isEqualTo(2);
+    assertThat(first.text().toLowerCase()).contains("honey");
+    assertThat(first.place()).isBetween(0.0, 0.4);
+    assertThat(say.headings()).extracting(PagesSay.Heading::text).contains("Boots");
+  }
+
+  @Test
+  void questionsAreHeadingsAndSentencesThatAsk() {
+    assertThat(PagesSay.of(HIVES).questions())
+        .contains("How much honey does a hive give?", "Is it worth it?")
+        .doesNotContain("Boots");
+  }
+
+  @Test
+  void aPointIsWhatSeveralPagesSayWithTheSentencesThatSayIt() {
+    List<PagesSay.Point> points = PagesSay.of(HIVES).points();
+    assertThat(points).hasSize(2);
+    assertThat(points)
+        .anySatisfy(
+            point ->
+                assertThat(point.sources())
+                    .containsExactly(new PagesSay.Source("one", 2), new PagesSay.Source("two", 3)))
+        .anySatisfy(
+            point ->
+                assertThat(point.sources())
+                    .containsExactly(new PagesSay.Source("one", 5), new PagesSay.Source("two", 5)));
+  }
+
+  @Test
+  void whatOnePageSaysTwiceIsNoPoint() {
+    ReadPage twice =
+        page(
+            "one",
+            "Harvest once four fifths of the comb is capped with wax.",
+            "Harvest when four fifths of the comb have been capped with wax.");
+    assertThat(PagesSay.of(List.of(twice)).points()).isEmpty();
+    assertThat(PagesSay.of(List.of()).points()).isEmpty();
+  }
+
+  @Test
+  void theOrderOfThePagesChangesNoPoint() {
+    List<ReadPage> turned = new ArrayList<>(HIVES);
+    java.util.Collections.reverse(turned);
+    assertThat(PagesSay.of(turned).points())
+        .extracting(PagesSay.Point::text)
+        .containsExactlyInAnyOrderElementsOf(
+            PagesSay.of(HIVES).points().stream().map(PagesSay.Point::text).toList());
+  }
+
+  @Test
+  void sentencesCountFromOneAndAHeadingIsOne() {
+    assertThat(HIVES.get(0).sentences())
+        .extracting(ReadPage.Sentence::number)
+        .containsExactly(1, 2, 3, 4, 5);
+    assertThat(Sentences.of("Fire at approx. 1,060 °C, i.e. cone 04. Then wait."))
+        .containsExactly("Fire at approx. 1,060 °C, i.e. cone 04.", "Then wait.");
+    assertThat(Sentences.of(" ")).isEmpty();
+  }
+}

@@ -1,0 +1,277 @@
+package osmerin.formats.html;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.Node;
+import org.jsoup.nodes.TextNode;
+import org.jsoup.select.NodeTraversor;
+import org.jsoup.select.NodeVisitor;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.evidence.PageBlock;
+import osmerin.core.evidence.PageBlock.Kind;
+import osmerin.core.evidence.ReadPage;
+import osmerin.core.text.Words;
+
+/**
+ * Reads what a web page says, block by block, and leaves out what belongs to the site around it:
+ * menus, footers, notes, related lists, comments. Three things tell: what the markup names a part
+ * ({@link LeftOut}), runs of links, and where most of the running text stands. A part that holds
+ * more than half of all words is never left out by its name.
+ */
+public final class PageReader {
+  private static final Set<String> NO_TEXT =
+      Set.of(
+          "script",
+          "style",
+          "noscript",
+          "template",
+          "svg",
+          "iframe",
+          "object",
+          "embed",
+          "canvas",
+          "math",
+          "head",
+          "audio",
+          "video",
+          "map");
+
+  /** From this part of linked words on a block is a link. */
+  private static final double LINKED = 0.7;
+
+  /** So many links one after another are a list of links. */
+  private static final int LINKS_IN_A_ROW = 3;
+
+  /** A paragraph of so many words is running text. */
+  private static final int RUNNING = 20;
+
+  /** A part with so much of what is left is where the text stands. */
+  private static final double MOST_OF_IT = 0.5;
+
+  private static final String OUTSIDE = "outside the text";
+  private static final String LINK_LIST = "list of links";
+
+  private PageReader() {}
+
+  /** A run of text between two borders of blocks. */
+  private static final class Run {
+    private final Element block;
+    private final StringBuilder text = new StringBuilder();
+    private final StringBuilder linked = new StringBuilder();
+    private @Nullable String leftOut;
+
+    Run(Element block, @Nullable String leftOut) {
+      this.block = block;
+      this.leftOut = leftOut;
+    }
+
+    int words() {
+      return Words.count(text.toString());
+    }
+
+    boolean isLink() {
+      int all = words();
+      return all > 0 && Words.count(linked.toString()) >= LINKED * all;
+    }
+  }
+
+  /**
+   * Reads a page.
+   *
+   * @param name its address, or the file it lies in
+   */
+  public static ReadPage read(String name, String html) {
+    Document document = Jsoup.parse(html);
+    List<Run> runs = runs(document);
+    leaveOutLinks(runs);
+    leaveOutside(document, runs);
+    List<PageBlock> blocks =
+        runs.stream()
+            .map(run -> new PageBlock(kind(run), run.text.toString().strip(), run.leftOut))
+            .toList();
+    return new ReadPage(name, title(document), blocks, Signs.of(document));
+  }
+
+  private static String title(Document document) {
+    Element first = document.selectFirst("h1");
+    return document.title().isBlank() && first != null ? first.text() : document.title();
+  }
+
+  private static Kind kind(Run run) {
+    return switch (run.block.normalName()) {
+      case "h1", "h2", "h3", "h4", "h5", "h6" -> Kind.HEADING;
+      case "li", "dt", "dd" -> Kind.ITEM;
+      case "td", "th" -> Kind.CELL;
+      default -> run.block.closest("li") != null ? Kind.ITEM : Kind.PARAGRAPH;
+    };
+  }
+
+  private static List<Run> runs(Document document) {
+    Gatherer gatherer = new Gatherer(document.body(), words(document.body()));
+    NodeTraversor.traverse(gatherer, document.body());
+    gatherer.end();
+    return gatherer.runs;
+  }
+
+  private static int words(Element element) {
+    return Words.count(element.text());
+  }
+
+  /** Walks through a page once; deep pages do not exhaust the stack. */
+  private static final class Gatherer implements NodeVisitor {
+    private final List<Run> runs = new ArrayList<>();
+    private final Map<Node, String> reasons = new HashMap<>();
+    private final int allWords;
+    private Run open;
+    private int links;
+    private int silent;
+
+    Gatherer(Element body, int allWords) {
+      this.allWords = allWords;
+      open = new Run(body, null);
+    }
+
+    @Override
+    public void head(Node node, int depth) {
+      if (node instanceof TextNode text) {
+        add(text.getWholeText());
+      } else if (node instanceof Element element) {
+        enter(element);
+      }
+    }
+
+    private void add(String text) {
+      if (silent == 0) {
+        open.text.append(text);
+        if (links > 0) {
+          open.linked.append(text);
+        }
+      }
+    }
+
+    private void enter(Element element) {
+      if (NO_TEXT.contains(element.normalName())) {
+        silent++;
+      }
+      if (element.normalName().equals("a")) {
+        links++;
+      }
+      String above = element.parent() == null ? null : reasons.get(element.parent());
+      String reason = above != null ? above : reason(element);
+      if (reason != null) {
+        reasons.put(element, reason);
+      }
+      if (element.normalName().equals("br")) {
+        add("\n");
+      } else if (element.isBlock() || reason != null && above == null) {
+        next(element, reason);
+      }
+    }
+
+    private @Nullable String reason(Element element) {
+      String reason = LeftOut.of(element);
+      return reason == null || words(element) > allWords * MOST_OF_IT ? null : reason;
+    }
+
+    @Override
+    public void tail(Node node, int depth) {
+      if (!(node instanceof Element element)) {
+        return;
+      }
+      if (NO_TEXT.contains(element.normalName())) {
+        silent--;
+      }
+      if (element.normalName().equals("a")) {
+        links--;
+      }
+      Element parent = element.parent();
+      if (parent != null && (element.isBlock() || reasons.containsKey(element))) {
+        next(parent, reasons.get(parent));
+      }
+    }
+
+    private void next(Element block, @Nullable String reason) {
+      end();
+      open = new Run(block, reason);
+    }
+
+    void end() {
+      String text = open.text.toString().replaceAll("[\\s\\u00a0]+", " ").strip();
+      if (!text.isEmpty() && Words.count(text) > 0) {
+        open.text.setLength(0);
+        open.text.append(text);
+        runs.add(open);
+      }
+    }
+  }
+
+  private static void leaveOutLinks(List<Run> runs) {
+    for (int from = 0; from < runs.size(); ) {
+      int to = from;
+      while (to < runs.size() && runs.get(to).leftOut == null && runs.get(to).isLink()) {
+        to++;
+      }
+      if (to - from >= LINKS_IN_A_ROW) {
+        runs.subList(from, to).forEach(run -> run.leftOut = LINK_LIST);
+      }
+      from = Math.max(to, from + 1);
+    }
+  }
+
+  /** Leaves out what stands outside of the part with most of the text, where there is one. */
+  private static void leaveOutside(Document document, List<Run> runs) {
+    List<Run> kept = runs.stream().filter(run -> run.leftOut == null).toList();
+    Element part = mainPart(document, kept);
+    if (part != null) {
+      kept.stream()
+          .filter(run -> run.block != part && !run.block.parents().contains(part))
+          .forEach(run -> run.leftOut = OUTSIDE);
+    }
+  }
+
+  private static @Nullable Element mainPart(Document document, List<Run> kept) {
+    int all = kept.stream().mapToInt(Run::words).sum();
+    for (String named : List.of("main, [role=main]", "article")) {
+      List<Element> parts = document.select(named);
+      if (parts.size() == 1 && within(parts.get(0), kept) >= all * MOST_OF_IT) {
+        return parts.get(0);
+      }
+    }
+    return densest(kept, all);
+  }
+
+  private static int within(Element part, List<Run> kept) {
+    return kept.stream()
+        .filter(run -> run.block == part || run.block.parents().contains(part))
+        .mapToInt(Run::words)
+        .sum();
+  }
+
+  /** The smallest part with nearly all of the running text. */
+  private static @Nullable Element densest(List<Run> kept, int all) {
+    Map<Element, Integer> running = new HashMap<>();
+    int total = 0;
+    for (Run run : kept) {
+      if (run.words() >= RUNNING && !run.isLink()) {
+        total += run.words();
+        int words = run.words();
+        running.merge(run.block, words, Integer::sum);
+        run.block.parents().forEach(parent -> running.merge(parent, words, Integer::sum));
+      }
+    }
+    Element best = null;
+    for (Map.Entry<Element, Integer> part : running.entrySet()) {
+      boolean nearlyAll = part.getValue() >= 0.9 * total && total >= all * 0.3;
+      if (nearlyAll && (best == null || part.getKey().parents().contains(best))) {
+        best = part.getKey();
+      }
+    }
+    return best;
+  }
+}
