@@ -4,7 +4,7 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Words;
 
 /**
- * A run of text on a page: a heading, a paragraph, an item, a cell.
+ * A run of text on a page: a heading, a paragraph, an item, a cell, lines of code.
  *
  * @param leftOut why it is no part of what the page says ("menu", "footer"), null when it is
  */
@@ -14,7 +14,8 @@ public record PageBlock(Kind kind, String text, @Nullable String leftOut) {
     HEADING,
     PARAGRAPH,
     ITEM,
-    CELL
+    CELL,
+    CODE
   }
 
   public boolean isKept() {

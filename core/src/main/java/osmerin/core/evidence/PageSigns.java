@@ -11,7 +11,7 @@ import java.util.Set;
  * @param posts contributions of different people
  * @param videos films that play on it
  * @param inputs fields to fill in, without searches and sign-ins
- * @param orderedItems items of numbered lists within its text
+ * @param orderedItems items of the longest numbered list within its text
  */
 public record PageSigns(
     Set<String> types,

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 import osmerin.core.text.StopWords;
@@ -29,6 +30,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   private static final int LONGEST_QUESTION = 25;
   private static final int MOST = 60;
   private static final int BLOCKS_THAT_TELL = 40;
+  private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");
   private static final Set<String> ASKING =
       Set.of(
           "how", "what", "when", "where", "which", "who", "why", "can", "do", "does", "is", "are",
@@ -111,7 +113,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   }
 
   private static List<Heading> headings(List<Said> all) {
-    List<Said> headings = all.stream().filter(said -> said.sentence().heading()).toList();
+    List<Said> headings = all.stream().filter(said -> said.sentence().isHeading()).toList();
     return gathered(headings, SAME_HEADING).stream()
         .map(
             same ->
@@ -139,15 +141,17 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   private static boolean isQuestion(Said said) {
     List<String> words = Words.lower(said.text());
     boolean brief = words.size() >= 3 && words.size() <= LONGEST_QUESTION;
-    boolean asks = said.text().strip().endsWith("?");
-    boolean heads = said.sentence().heading() && !words.isEmpty() && ASKING.contains(words.get(0));
-    return brief && (asks || heads && !words.get(0).equals("how"));
+    boolean asks = ASKS.matcher(said.text().strip()).find();
+    boolean heads =
+        said.sentence().isHeading() && !words.isEmpty() && ASKING.contains(words.get(0));
+    return brief && said.sentence().isWriting() && (asks || heads && !words.get(0).equals("how"));
   }
 
   private static List<Point> points(List<Said> all, List<ReadPage> pages) {
     List<Said> stated =
         all.stream()
-            .filter(said -> !said.sentence().heading() && !isQuestion(said))
+            .filter(said -> said.sentence().isWriting() && !said.sentence().isHeading())
+            .filter(said -> !isQuestion(said))
             .filter(said -> Words.count(said.text()) >= SHORTEST_POINT)
             .filter(said -> Words.count(said.text()) <= LONGEST_POINT && said.stems().size() >= 3)
             .toList();

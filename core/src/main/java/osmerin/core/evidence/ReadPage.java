@@ -13,10 +13,19 @@ public record ReadPage(String name, String title, List<PageBlock> blocks, PageSi
    * A sentence of the kept text.
    *
    * @param number from 1
-   * @param heading whether it is a heading
+   * @param kind of the block it stands in
    * @param place where it begins, 0–1 of the kept words
    */
-  public record Sentence(int number, String text, boolean heading, double place) {}
+  public record Sentence(int number, String text, PageBlock.Kind kind, double place) {
+    boolean isHeading() {
+      return kind == PageBlock.Kind.HEADING;
+    }
+
+    /** Whether it is written out; code is not. */
+    boolean isWriting() {
+      return kind != PageBlock.Kind.CODE;
+    }
+  }
 
   public ReadPage {
     blocks = List.copyOf(blocks);
@@ -42,16 +51,17 @@ public record ReadPage(String name, String title, List<PageBlock> blocks, PageSi
     return kept().stream().filter(PageBlock::isHeading).map(PageBlock::text).toList();
   }
 
-  /** The sentences of the kept text; a heading is one. */
+  /** The sentences of the kept text; a heading is one, and so are lines of code. */
   public List<Sentence> sentences() {
     List<Sentence> sentences = new ArrayList<>();
     int all = Math.max(1, keptWords());
     int before = 0;
     for (PageBlock block : kept()) {
       double place = (double) before / all;
-      List<String> texts = block.isHeading() ? List.of(block.text()) : Sentences.of(block.text());
+      boolean whole = block.isHeading() || block.kind() == PageBlock.Kind.CODE;
+      List<String> texts = whole ? List.of(block.text()) : Sentences.of(block.text());
       for (String text : texts) {
-        sentences.add(new Sentence(sentences.size() + 1, text, block.isHeading(), place));
+        sentences.add(new Sentence(sentences.size() + 1, text, block.kind(), place));
       }
       before += block.words();
     }

@@ -2,6 +2,7 @@ package osmerin.formats.html;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -95,7 +96,19 @@ public final class PageReader {
         runs.stream()
             .map(run -> new PageBlock(kind(run), run.text.toString().strip(), run.leftOut))
             .toList();
-    return new ReadPage(name, title(document), blocks, Signs.of(document));
+    return new ReadPage(name, title(document), blocks, Signs.of(document, steps(runs)));
+  }
+
+  /** Items of the longest numbered list within the text. */
+  private static int steps(List<Run> runs) {
+    Map<Element, Set<Element>> items = new HashMap<>();
+    for (Run run : runs) {
+      Element item = run.leftOut == null ? run.block.closest("li") : null;
+      if (item != null && item.parent() != null && item.parent().normalName().equals("ol")) {
+        items.computeIfAbsent(item.parent(), list -> new HashSet<>()).add(item);
+      }
+    }
+    return items.values().stream().mapToInt(Set::size).max().orElse(0);
   }
 
   private static String title(Document document) {
@@ -104,6 +117,9 @@ public final class PageReader {
   }
 
   private static Kind kind(Run run) {
+    if (run.block.closest("pre") != null) {
+      return Kind.CODE;
+    }
     return switch (run.block.normalName()) {
       case "h1", "h2", "h3", "h4", "h5", "h6" -> Kind.HEADING;
       case "li", "dt", "dd" -> Kind.ITEM;

@@ -27,7 +27,10 @@ final class Signs {
 
   private Signs() {}
 
-  static PageSigns of(Document page) {
+  /**
+   * @param steps items of a numbered list within its text
+   */
+  static PageSigns of(Document page, int steps) {
     String text = page.body().text();
     return new PageSigns(
         types(page),
@@ -37,7 +40,7 @@ final class Signs {
         page.select("video, [itemtype$=VideoObject], iframe[src*=/embed/], iframe[src*=player]")
             .size(),
         (int) page.select(INPUTS).stream().filter(Signs::isToFillIn).count(),
-        page.select("main ol > li, article ol > li, body > ol > li, div > ol > li").size());
+        steps);
   }
 
   private static Set<String> types(Document page) {
