@@ -13,7 +13,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.platform.web.OutsideCalls;
 import osmerin.app.platform.web.OutsideHttp;
 import osmerin.core.evidence.RankingPage;
-import osmerin.formats.html.PageText;
+import osmerin.formats.html.PageReader;
 
 /** The search service over HTTP: {@code /search?q=} as JSON, {@code /page?url=} as HTML. */
 @Component
@@ -76,7 +76,8 @@ class HttpSearchService implements SearchService {
 
   private RankingPage read(Result result) {
     String html = ask(uri("/page", "url", result.url()), String.class);
-    RankingPage page = PageText.of(result.url(), html == null ? "" : html.replace("\0", ""));
+    RankingPage page =
+        PageReader.read(result.url(), html == null ? "" : html.replace("\0", "")).ranking();
     return new RankingPage(result.url(), result.heading(), page.headings(), page.blocks());
   }
 

@@ -1,4 +1,4 @@
-/** Web pages; start with {@link osmerin.formats.html.PageText}. */
+/** Web pages; start with {@link osmerin.formats.html.PageReader}. */
 @NullMarked
 package osmerin.formats.html;
 

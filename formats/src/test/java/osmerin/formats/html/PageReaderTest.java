@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.evidence.PageBlock;
 import osmerin.core.evidence.PageBlock.Kind;
 import osmerin.core.evidence.PageKind;
+import osmerin.core.evidence.RankingPage;
 import osmerin.core.evidence.ReadPage;
 
 class PageReaderTest {
@@ -130,6 +131,19 @@ class PageReaderTest {
     assertThat(PageKind.of(tool).kind()).isEqualTo(PageKind.TOOL);
     ReadPage search = read("<div><input name=q><input name=mail></div><p>" + TEXT + "</p>");
     assertThat(search.signs().inputs()).isZero();
+  }
+
+  @Test
+  void onlyWhatCountsIsHandedOnToTermsAndLength() {
+    RankingPage page =
+        read("<nav><ul><li>Menu</ul></nav><main><h1>Eels</h1><p>Eels <b>move</b> at night.</p>"
+                + "<ul><li>One<li><p>Two</p></ul><script>var x = 1</script>"
+                + "<aside><p>Buy now</p></aside></main><footer><p>Imprint</p></footer>")
+            .ranking();
+    assertThat(page.headings()).containsExactly("Eels");
+    assertThat(page.blocks()).containsExactly("Eels move at night.", "One", "Two");
+    assertThat(page.words()).isEqualTo(7);
+    assertThat(kept("<p>one<p>two<div>")).containsExactly("one", "two");
   }
 
   @Test
