@@ -58,6 +58,20 @@ class OneByOneTest extends BrowserTest {
   }
 
   @Test
+  void commissioningAPitchLeadsToTheNextOne() {
+    pitches.pitch(site, "Eel pie");
+    pitches.pitch(site, "Smoked eel");
+    browser.open(base + "/desk/one-by-one");
+    browser.waitForText("h1", "Smoked eel");
+    browser.key("y");
+    browser.waitFor(() -> browser.path().contains("/commission"));
+    browser.click("main form button.btn-primary");
+    browser.waitForText("h1", "Eel pie");
+    browser.waitForText("main", "1 of 1");
+    assertThat(articles.get(site, 1).title()).isEqualTo("Smoked eel");
+  }
+
+  @Test
   void whatIsRefusedSaysSoAndStays() {
     Round draft = ordered("Elvers");
     stageMoves.move(site, 1, stage(site, "Editing"), stage(site, "Commissioned"), true);

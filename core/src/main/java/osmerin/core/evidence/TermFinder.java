@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Pattern;
 import osmerin.core.text.Stems;
 import osmerin.core.text.StopWords;
 import osmerin.core.text.Words;
@@ -29,10 +30,13 @@ final class TermFinder {
   /** A shorter term goes when the longer one has at least this part of its uses. */
   private static final double INSIDE = 0.8;
 
-  private record Token(String stem, String word, boolean subject) {}
+  private static final Pattern NUMBER = Pattern.compile("[\\d.,-]+");
+
+  private record Token(String stem, String word, boolean subject, boolean number) {}
 
   private final Stems stems = new Stems();
   private final List<RankingPage> pages;
+  private final int[] words;
   private final Map<String, int[]> uses = new HashMap<>();
   private final Map<String, Integer> headed = new HashMap<>();
   private final Map<String, Map<String, Integer>> spellings = new HashMap<>();
@@ -41,6 +45,7 @@ final class TermFinder {
 
   TermFinder(List<RankingPage> pages, List<RankingPage> elsewhere) {
     this.pages = pages;
+    words = pages.stream().mapToInt(RankingPage::words).toArray();
     for (int page = 0; page < pages.size(); page++) {
       count(page);
     }
@@ -104,7 +109,8 @@ final class TermFinder {
       for (String word : Words.lower(part)) {
         boolean subject =
             word.length() > 1 && !StopWords.contains(word) && !CommonWords.contains(word);
-        tokens.add(new Token(stems.of(word), word, subject));
+        boolean number = NUMBER.matcher(word).matches();
+        tokens.add(new Token(stems.of(word), word, subject, number));
       }
       sentences.add(tokens);
     }
@@ -118,8 +124,8 @@ final class TermFinder {
       for (int from = 0; from < tokens.size(); from++) {
         for (int to = from + 1; to <= Math.min(tokens.size(), from + MOST_WORDS); to++) {
           List<Token> phrase = tokens.subList(from, to);
-          boolean numbersOnly = phrase.stream().allMatch(t -> t.word().matches("[\\d.,-]+"));
-          if (phrase.get(0).subject() && phrase.get(phrase.size() - 1).subject() && !numbersOnly) {
+          boolean whole = phrase.get(0).subject() && phrase.get(phrase.size() - 1).subject();
+          if (whole && !phrase.stream().allMatch(Token::number)) {
             phrases.add(phrase);
           }
         }
@@ -175,7 +181,7 @@ final class TermFinder {
     int at = 0;
     for (int page = 0; page < counts.length; page++) {
       if (counts[page] > 0) {
-        rates[at++] = 1000.0 * counts[page] / pages.get(page).words();
+        rates[at++] = 1000.0 * counts[page] / words[page];
       }
     }
     Quartiles range = Quartiles.of(rates);
@@ -183,8 +189,7 @@ final class TermFinder {
   }
 
   private double weight(String key, int[] counts) {
-    int words = pages.stream().mapToInt(RankingPage::words).sum();
-    double here = 1000.0 * total(counts) / words;
+    double here = 1000.0 * total(counts) / total(words);
     double elsewhere =
         1000.0 * (usesElsewhere.getOrDefault(key, 0) + 1) / Math.max(1000, wordsElsewhere);
     double share = (double) used(counts) / pages.size();
