@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.evidence.PageKind;
 import osmerin.core.evidence.RankingPage;
 import osmerin.core.evidence.Term;
 import osmerin.core.evidence.WordRange;
@@ -20,11 +21,18 @@ interface EvidenceMapper {
       Instant fetchedAt,
       @Nullable Integer wordsLow,
       @Nullable Integer wordsTarget,
-      @Nullable Integer wordsHigh) {}
+      @Nullable Integer wordsHigh,
+      @Nullable String say) {}
 
   /** A page in its place. */
   record PageRow(
-      int position, String address, String title, List<String> headings, List<String> blocks) {
+      int position,
+      String address,
+      String title,
+      List<String> headings,
+      List<String> blocks,
+      @Nullable PageKind kind,
+      @Nullable String reason) {
     RankingPage page() {
       return new RankingPage(address, title, headings, blocks);
     }
@@ -40,14 +48,18 @@ interface EvidenceMapper {
       @Param("normal") String normal,
       @Param("simulated") boolean simulated,
       @Param("at") Instant at,
-      @Param("words") @Nullable WordRange words);
+      @Param("words") @Nullable WordRange words,
+      @Param("say") String say);
 
   void clearPages(@Param("id") long id);
 
   void clearTerms(@Param("id") long id);
 
   void insertPage(
-      @Param("id") long id, @Param("position") int position, @Param("page") RankingPage page);
+      @Param("id") long id,
+      @Param("position") int position,
+      @Param("page") RankingPage page,
+      @Param("kind") PageKind.Read kind);
 
   void insertTerm(@Param("id") long id, @Param("position") int position, @Param("term") Term term);
 

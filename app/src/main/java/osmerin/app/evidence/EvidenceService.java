@@ -11,15 +11,21 @@ import osmerin.app.evidence.EvidenceMapper.PageRow;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
 import osmerin.core.evidence.Evidence;
+import osmerin.core.evidence.PageKind;
+import osmerin.core.evidence.PagesSay;
 import osmerin.core.evidence.RankingPage;
+import osmerin.core.evidence.ReadPage;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.keyword.NormalForm;
+import tools.jackson.databind.json.JsonMapper;
 
 /** What ranks for the primary keywords of a site, fetched once and kept. */
 @Service
 public class EvidenceService {
   /** Other pages of the site that terms are weighed against. */
   private static final int PAGES_ELSEWHERE = 300;
+
+  private static final JsonMapper JSON = JsonMapper.shared();
 
   private final EvidenceMapper evidence;
   private final SearchService search;
@@ -34,8 +40,28 @@ public class EvidenceService {
     this.clock = clock;
   }
 
-  /** Evidence with where it comes from. */
-  public record Kept(Evidence evidence, boolean simulated, Instant fetchedAt) {}
+  /**
+   * Evidence with where it comes from.
+   *
+   * @param kinds of its pages, in their order; empty for evidence of before
+   * @param say what several of them say, empty for evidence of before
+   */
+  public record Kept(
+      Evidence evidence,
+      List<PageKind.Read> kinds,
+      PagesSay say,
+      boolean simulated,
+      Instant fetchedAt) {
+    /** "6 of 10 are how-to, 3 list, 1 shop"; empty when their kinds are not known. */
+    public String kindWords() {
+      return PageKind.words(kinds.stream().map(PageKind.Read::kind).toList());
+    }
+
+    /** Whether fewer than half are articles, so that an article may not be what is wanted. */
+    public boolean areArticlesFew() {
+      return PageKind.areArticlesFew(kinds.stream().map(PageKind.Read::kind).toList());
+    }
+  }
 
   public boolean isSearchConnected() {
     return search.isConnected();
@@ -59,9 +85,19 @@ public class EvidenceService {
         row.wordsLow() == null
             ? Optional.empty()
             : Optional.of(new WordRange(row.wordsLow(), row.wordsTarget(), row.wordsHigh()));
-    List<RankingPage> pages = evidence.pages(row.id()).stream().map(PageRow::page).toList();
+    List<PageRow> rows = evidence.pages(row.id());
+    List<RankingPage> pages = rows.stream().map(PageRow::page).toList();
+    List<PageKind.Read> kinds =
+        rows.stream()
+            .filter(page -> page.kind() != null)
+            .map(page -> new PageKind.Read(page.kind(), String.valueOf(page.reason())))
+            .toList();
     return new Kept(
-        new Evidence(pages, length, evidence.terms(row.id())), row.simulated(), row.fetchedAt());
+        new Evidence(pages, length, evidence.terms(row.id())),
+        kinds,
+        row.say() == null ? PagesSay.NOTHING : JSON.readValue(row.say(), PagesSay.class),
+        row.simulated(),
+        row.fetchedAt());
   }
 
   /**
@@ -94,7 +130,7 @@ public class EvidenceService {
         evidence.pagesElsewhere(context.siteId(), normal, PAGES_ELSEWHERE).stream()
             .map(PageRow::page)
             .toList();
-    Evidence drawn = Evidence.of(found.pages(), elsewhere);
+    Evidence drawn = Evidence.of(found.pages().stream().map(ReadPage::ranking).toList(), elsewhere);
     long id =
         evidence.upsert(
             context.siteId(),
@@ -102,11 +138,12 @@ public class EvidenceService {
             normal,
             found.simulated(),
             clock.instant(),
-            drawn.length().orElse(null));
+            drawn.length().orElse(null),
+            JSON.writeValueAsString(PagesSay.of(found.pages())));
     evidence.clearPages(id);
     evidence.clearTerms(id);
     for (int i = 0; i < drawn.pages().size(); i++) {
-      evidence.insertPage(id, i + 1, drawn.pages().get(i));
+      evidence.insertPage(id, i + 1, drawn.pages().get(i), PageKind.of(found.pages().get(i)));
     }
     for (int i = 0; i < drawn.terms().size(); i++) {
       evidence.insertTerm(id, i + 1, drawn.terms().get(i));

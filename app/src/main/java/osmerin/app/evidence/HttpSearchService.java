@@ -12,7 +12,7 @@ import org.springframework.web.client.RestClientException;
 import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.platform.web.OutsideCalls;
 import osmerin.app.platform.web.OutsideHttp;
-import osmerin.core.evidence.RankingPage;
+import osmerin.core.evidence.ReadPage;
 import osmerin.formats.html.PageReader;
 
 /** The search service over HTTP: {@code /search?q=} as JSON, {@code /page?url=} as HTML. */
@@ -55,7 +55,7 @@ class HttpSearchService implements SearchService {
       if (answer == null || answer.results() == null) {
         throw new SearchFailedException("The search service answered nothing that can be read.");
       }
-      List<RankingPage> pages = new ArrayList<>();
+      List<ReadPage> pages = new ArrayList<>();
       for (Result result :
           answer.results().stream().filter(Result::isPage).limit(PAGES_READ).toList()) {
         pages.add(read(result));
@@ -74,11 +74,11 @@ class HttpSearchService implements SearchService {
     return calls.repeated(() -> http.get().uri(address).retrieve().body(kind));
   }
 
-  private RankingPage read(Result result) {
+  /** The title is the one that people see among the results. */
+  private ReadPage read(Result result) {
     String html = ask(uri("/page", "url", result.url()), String.class);
-    RankingPage page =
-        PageReader.read(result.url(), html == null ? "" : html.replace("\0", "")).ranking();
-    return new RankingPage(result.url(), result.heading(), page.headings(), page.blocks());
+    ReadPage page = PageReader.read(result.url(), html == null ? "" : html.replace("\0", ""));
+    return new ReadPage(result.url(), result.heading(), page.blocks(), page.signs());
   }
 
   private URI uri(String path, String parameter, String value) {

@@ -1,7 +1,7 @@
 package osmerin.app.evidence;
 
 import java.util.List;
-import osmerin.core.evidence.RankingPage;
+import osmerin.core.evidence.ReadPage;
 
 /** A service that knows what ranks for a phrase. */
 interface SearchService {
@@ -10,7 +10,7 @@ interface SearchService {
    *
    * @param simulated whether the service says that it made them up
    */
-  record Found(boolean simulated, List<RankingPage> pages) {}
+  record Found(boolean simulated, List<ReadPage> pages) {}
 
   /** Whether one is connected. */
   boolean isConnected();

@@ -1,9 +1,13 @@
 package osmerin.core.evidence;
 
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** Kinds of pages that rank. */
@@ -51,6 +55,20 @@ public enum PageKind {
 
   /** A kind, and what on the page says so. */
   public record Read(PageKind kind, String reason) {}
+
+  /** How many are of each kind, the commonest first: "6 how-to, 3 list, 1 shop". */
+  public static String words(List<PageKind> kinds) {
+    return Arrays.stream(values())
+        .filter(kinds::contains)
+        .sorted(Comparator.comparingInt(kind -> -Collections.frequency(kinds, kind)))
+        .map(kind -> Collections.frequency(kinds, kind) + " " + kind.label())
+        .collect(Collectors.joining(", "));
+  }
+
+  /** Whether fewer than half are articles: then one may not be what is wanted. */
+  public static boolean areArticlesFew(List<PageKind> kinds) {
+    return 2 * kinds.stream().filter(PageKind::isArticle).count() < kinds.size();
+  }
 
   /** Reads the kind of a page: first by what can be done on it, then by its title and structure. */
   public static Read of(ReadPage page) {

@@ -21,6 +21,8 @@ import osmerin.core.text.Words;
  * @param points the one of most pages first
  */
 public record PagesSay(List<Heading> headings, List<String> questions, List<Point> points) {
+  public static final PagesSay NOTHING = new PagesSay(List.of(), List.of(), List.of());
+
   /** Mean cosine from which headings mean the same, and sentences make the same point. */
   private static final double SAME_HEADING = 0.55;
 
@@ -47,7 +49,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   /** What several pages say, each with the sentence that says it. */
   public record Point(String text, List<Source> sources) {
     /** How many pages say it. */
-    public int pages() {
+    public int sayers() {
       return (int) sources.stream().map(Source::page).distinct().count();
     }
   }
@@ -159,7 +161,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         .filter(same -> pages(same) > 1)
         .map(same -> point(same, pages))
         .sorted(
-            Comparator.comparingInt((Point p) -> -p.pages())
+            Comparator.comparingInt((Point p) -> -p.sayers())
                 .thenComparing(p -> -p.sources().size())
                 .thenComparing(Point::text))
         .limit(MOST)

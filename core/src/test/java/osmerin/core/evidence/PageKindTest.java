@@ -61,4 +61,14 @@ class PageKindTest {
     assertThat(kind("Clay calculator", new PageSigns(Set.of(), 0, false, 0, 0, 3, 0), 200).kind())
         .isEqualTo(PageKind.TOOL);
   }
+
+  @Test
+  void kindsAreCountedAndFewArticlesAreSaid() {
+    List<PageKind> kinds = List.of(PageKind.SHOP, PageKind.HOW_TO, PageKind.SHOP, PageKind.FORUM);
+    assertThat(PageKind.words(kinds)).isEqualTo("2 shop, 1 how-to, 1 forum");
+    assertThat(PageKind.areArticlesFew(kinds)).isTrue();
+    assertThat(PageKind.areArticlesFew(List.of(PageKind.SHOP, PageKind.LIST))).isFalse();
+    assertThat(PageKind.words(List.of())).isEmpty();
+    assertThat(PageKind.areArticlesFew(List.of())).isFalse();
+  }
 }
