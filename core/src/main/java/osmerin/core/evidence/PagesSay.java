@@ -14,7 +14,8 @@ import osmerin.core.text.Words;
 
 /**
  * What several pages say: headings of the same meaning with their usual place, questions, and
- * points with the sentences that make them. By words; the pages are of one language.
+ * points with the sentences that make them. By words; the pages are of one language. A heading that
+ * is the title of its page is none.
  *
  * @param headings the one of most pages first, by place at a tie
  * @param questions what most pages ask first
@@ -34,9 +35,12 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   private static final int BLOCKS_THAT_TELL = 40;
   private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");
   private static final Set<String> ASKING =
+      Set.of("how", "what", "when", "where", "which", "who", "why");
+
+  private static final Set<String> AUXILIARY =
       Set.of(
-          "how", "what", "when", "where", "which", "who", "why", "can", "do", "does", "is", "are",
-          "should");
+          "is", "are", "was", "were", "do", "does", "did", "can", "could", "should", "will",
+          "would", "has", "have", "must", "may");
 
   /**
    * A heading that pages share in meaning.
@@ -81,8 +85,12 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
     List<Said> all = new ArrayList<>();
     for (int page = 0; page < pages.size(); page++) {
       Language language = language(pages.get(page));
+      Set<String> title = stems(stems, pages.get(page).title(), language);
       for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
-        all.add(new Said(page, sentence, stems(stems, sentence.text(), language)));
+        Set<String> its = stems(stems, sentence.text(), language);
+        if (!sentence.isHeading() || !its.equals(title)) {
+          all.add(new Said(page, sentence, its));
+        }
       }
     }
     return new PagesSay(headings(all), questions(all), points(all, pages));
@@ -140,13 +148,16 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         .toList();
   }
 
+  /** It ends as a question, or is a heading that begins as one: "Why does it crack". */
   private static boolean isQuestion(Said said) {
     List<String> words = Words.lower(said.text());
-    boolean brief = words.size() >= 3 && words.size() <= LONGEST_QUESTION;
-    boolean asks = ASKS.matcher(said.text().strip()).find();
-    boolean heads =
-        said.sentence().isHeading() && !words.isEmpty() && ASKING.contains(words.get(0));
-    return brief && said.sentence().isWriting() && (asks || heads && !words.get(0).equals("how"));
+    if (words.size() < 3 || words.size() > LONGEST_QUESTION || !said.sentence().isWriting()) {
+      return false;
+    }
+    boolean begins =
+        AUXILIARY.contains(words.get(0))
+            || ASKING.contains(words.get(0)) && AUXILIARY.contains(words.get(1));
+    return ASKS.matcher(said.text().strip()).find() || said.sentence().isHeading() && begins;
   }
 
   private static List<Point> points(List<Said> all, List<ReadPage> pages) {

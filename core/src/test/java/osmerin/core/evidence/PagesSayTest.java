@@ -53,6 +53,17 @@ class PagesSayTest {
   }
 
   @Test
+  void aSubjectIsNoQuestionAndTheTitleNoHeading() {
+    ReadPage page =
+        page("Bees in winter", "# Bees in winter", "# What it costs", "# Why do they cluster");
+    PagesSay say = PagesSay.of(List.of(page));
+    assertThat(say.questions()).containsExactly("Why do they cluster");
+    assertThat(say.headings())
+        .extracting(PagesSay.Heading::text)
+        .containsExactly("What it costs", "Why do they cluster");
+  }
+
+  @Test
   void aPointIsWhatSeveralPagesSayWithTheSentencesThatSayIt() {
     List<PagesSay.Point> points = PagesSay.of(HIVES).points();
     assertThat(points).hasSize(2);
