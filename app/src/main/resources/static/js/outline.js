@@ -73,7 +73,33 @@ function add(list) {
   row.querySelector("[name=heading]").focus();
 }
 
+/** The row that a person was in last; the last one of all if they were in none. */
+let lastIn = null;
+document.addEventListener("focusin", (event) => {
+  lastIn = event.target.closest(".outline-row") ?? lastIn;
+});
+
+/** Takes what evidence says over: a heading or question as a section, a point into the notes of one. */
+function take(text, what) {
+  const list = document.querySelector("[data-outline]");
+  let row = lastIn?.isConnected ? lastIn : list.lastElementChild;
+  if (what === "section" || !row) {
+    add(list);
+    row = list.lastElementChild;
+    setDepth(row, 0);
+  }
+  const field = row.querySelector(what === "section" ? "[name=heading]" : "[name=note]");
+  field.value = what === "section" || !field.value ? text : `${field.value}; ${text}`;
+  list.dispatchEvent(new Event("input", { bubbles: true }));
+  field.focus();
+}
+
 document.addEventListener("click", (event) => {
+  const taken = event.target.closest("[data-pull]");
+  if (taken) {
+    take(taken.dataset.text, taken.dataset.pull);
+    taken.classList.add("taken");
+  }
   const button = event.target.closest(".outline-row [data-do]");
   if (button) act(button.closest(".outline-row"), button.dataset.do);
   if (event.target.closest("[data-outline-add]")) add(document.querySelector("[data-outline]"));

@@ -97,6 +97,18 @@ class TripTest extends BrowserTest {
     browser.press("Get evidence");
     browser.waitForText(".panel", "simulated");
     browser.waitForText(".panel", "10 pages that rank");
+    browser.run("document.querySelectorAll('.says').forEach(part => part.open = true)");
+    String heading = browser.find("[data-pull=section]").getText();
+    String point = browser.find("[data-pull=note]").getText();
+    browser.click("[data-pull=section]");
+    browser.click("[data-pull=note]");
+    browser.keys(Keys.CONTROL, "s");
+    browser.waitForText("#foot", "is saved");
+    assertThat(
+            browser.run(
+                "const row = document.querySelector('.outline').lastElementChild; return"
+                    + " row.querySelector('[name=heading]').value + '|' + row.querySelector('[name=note]').value"))
+        .isEqualTo(heading + "|" + point);
     browser.press("Print view");
     browser.waitForText(".paper", "People at the wheel");
     assertThat(browser.text(".paper")).contains("A detail", "words");
@@ -120,7 +132,7 @@ class TripTest extends BrowserTest {
     browser.open(base + "/articles/" + number + "/draft");
     browser.type("#text", "# A title\n\nSome words.\n\n#### Too deep\n\n## First things\n\nMore.");
     browser.waitForText("#check", "jumps from level 1 to 4");
-    browser.waitForText("#check", "1 of 3 sections");
+    browser.waitForText("#check", "1 of 4 sections");
     assertThat(browser.text("#check")).contains("absent");
     browser.press("Preview");
     browser.waitForText("#preview", "Some words.");
