@@ -242,6 +242,25 @@ class GuestsTest extends ApplicationTest {
         .isInstanceOf(osmerin.app.platform.web.NotFoundException.class);
   }
 
+  @Test
+  void whatIsTooLargeIsTurnedAwayBeforeItIsRead() throws Exception {
+    String token = ask().token();
+    MockHttpServletResponse large =
+        answer(
+            post("/by-link/" + token + "/note")
+                .contentType("application/x-www-form-urlencoded")
+                .content(new byte[22 << 20])
+                .with(formToken()));
+    assertThat(large.getStatus()).isEqualTo(413);
+    MockMultipartFile file =
+        new MockMultipartFile("file", "a.bin", "text/plain", new byte[ByLink.LARGEST_FILE + 1]);
+    MockHttpServletResponse answer =
+        answer(multipart("/by-link/" + token + "/file").file(file).with(formToken()));
+    assertThat(answer.getStatus()).isEqualTo(422);
+    assertThat(answer.getContentAsString()).contains("at most 20 MB");
+    assertThat(guests.handedIn(round())).isEmpty();
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

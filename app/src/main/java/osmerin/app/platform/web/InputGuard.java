@@ -21,6 +21,8 @@ public final class InputGuard extends OncePerRequestFilter {
   /** Where the page for errors finds what was wrong. */
   public static final String FAULT = "osmerin.fault";
 
+  private static final String BY_LINK = "/by-link/";
+
   /** Bytes of a file of 20 MB and what stands around it in a form. */
   private static final long MOST_BY_LINK = 21L << 20;
 
@@ -50,10 +52,13 @@ public final class InputGuard extends OncePerRequestFilter {
 
   /** Whoever has no account sends no more than a file, and says beforehand how much. */
   private static boolean isTooMuchByLink(HttpServletRequest request) {
-    boolean isSending =
-        request.getServletPath().startsWith("/by-link/") && !"GET".equals(request.getMethod());
+    // Decoded it stands in the servlet's path, unless the servlet is mapped to everything.
+    boolean isByLink =
+        request.getServletPath().startsWith(BY_LINK) || request.getRequestURI().startsWith(BY_LINK);
+    boolean isSending = isByLink && !"GET".equals(request.getMethod());
     long length = request.getContentLengthLong();
-    return isSending && (length > MOST_BY_LINK || length < 0 && request.getContentType() != null);
+    boolean isUnsaid = length < 0 && request.getHeader("Transfer-Encoding") != null;
+    return isSending && (length > MOST_BY_LINK || isUnsaid);
   }
 
   /** Nothing went wrong, yet somebody asks for the page that says so. */
