@@ -111,7 +111,15 @@ public class StageMoves {
 
   /** Without an entry of its own; none when nothing changes. */
   public List<Change> stage(SiteContext context, Round round, Stage to) {
-    Stages all = stages.of(context.siteId());
+    return stage(context, stages.of(context.siteId()), round, to);
+  }
+
+  /**
+   * The same for many, which read the stages once.
+   *
+   * @param all the stages of the site
+   */
+  public List<Change> stage(SiteContext context, Stages all, Round round, Stage to) {
     if (all.beside(round.stage()).stream().noneMatch(to::is)) {
       throw new RefusedException(
           "%s is %s. Publishing takes an article live, and only a refresh takes it on from there."
@@ -129,7 +137,7 @@ public class StageMoves {
     if (all.isPassed(StageAct.HAND_IN, round.stage(), to)) {
       changes.addAll(edits.complete(context, round, Completion.DRAFT_HANDED_IN));
     }
-    entering.forEach(then -> changes.addAll(then.entered(context, round, to)));
+    entering.forEach(then -> changes.addAll(then.entered(context, round, all, to)));
     return changes;
   }
 
@@ -194,13 +202,14 @@ public class StageMoves {
 
   /** Writes down that a round went live, which nobody takes back; without an entry of its own. */
   public List<Change> wentLive(SiteContext context, Round round, LocalDate day) {
-    Stage live = live(context);
+    Stages all = stages.of(context.siteId());
+    Stage live = all.at(StageAct.PUBLISHING);
     articles.insertMove(round.id(), round.stage(), live, context.personId());
     int number = round.article().number();
     List<Change> changes = new ArrayList<>();
     changes.add(Change.lasting(Thing.ARTICLE, number, STAGE, round.stage().label(), live.label()));
     List<Change> besides = new ArrayList<>(edits.complete(context, round, Completion.PUBLISHED));
-    entering.forEach(then -> besides.addAll(then.entered(context, round, live)));
+    entering.forEach(then -> besides.addAll(then.entered(context, round, all, live)));
     besides.stream()
         .map(c -> Change.lasting(c.thing(), number, c.field(), c.before(), c.after()))
         .forEach(changes::add);

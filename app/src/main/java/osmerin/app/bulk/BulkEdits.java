@@ -28,6 +28,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
+import osmerin.core.article.Stages;
 import osmerin.core.runup.StepRole;
 import osmerin.core.text.Counted;
 
@@ -149,8 +150,9 @@ public class BulkEdits {
   private Edit edit(SiteContext context, What what, String value) {
     return switch (what) {
       case STAGE -> {
+        Stages all = stages.of(context.siteId());
         Stage to = stage(context, value);
-        yield round -> stageMoves.stage(context, round, to);
+        yield round -> stageMoves.stage(context, all, round, to);
       }
       case STRATEGIST, EDITOR, WRITER -> {
         List<Long> named = value.isEmpty() ? List.of() : List.of((long) number(value));

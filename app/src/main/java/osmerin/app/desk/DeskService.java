@@ -35,6 +35,7 @@ import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
 import osmerin.core.article.StageAct;
+import osmerin.core.article.Stages;
 import osmerin.core.article.Standing;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.StepRole;
@@ -152,8 +153,9 @@ public class DeskService {
     List<Waiting> waiting = new ArrayList<>();
     addUnpublished(context, open, waiting);
     addHolds(context, open, waiting);
-    addSignOffs(context, open, waiting);
-    addReviews(context, open, waiting);
+    Stages all = stages.of(context.siteId());
+    addSignOffs(context, open, all.at(StageAct.SIGN_OFF), waiting);
+    addReviews(context, open, all, waiting);
     long pitched = pitches.countOpen(context);
     if (context.may(Right.COMMISSION) && pitched > 0) {
       waiting.add(
@@ -219,8 +221,8 @@ public class DeskService {
     return round.isOf(context.personId()) || nobody && context.may(Right.MANAGE);
   }
 
-  private void addSignOffs(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
-    Stage signedOff = stages.of(context.siteId()).at(StageAct.SIGN_OFF);
+  private void addSignOffs(
+      SiteContext context, List<PlannedRound> open, Stage signedOff, List<Waiting> waiting) {
     List<Round> mine = edited(context, open, stage -> stage.isBefore(signedOff));
     Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
     mine.stream()
@@ -228,8 +230,9 @@ public class DeskService {
         .forEach(r -> waiting.add(waiting(context, Ask.SIGN_OFF, r, "/brief", null, false)));
   }
 
-  private void addReviews(SiteContext context, List<PlannedRound> open, List<Waiting> waiting) {
-    edited(context, open, stages.of(context.siteId())::isHandedIn)
+  private static void addReviews(
+      SiteContext context, List<PlannedRound> open, Stages all, List<Waiting> waiting) {
+    edited(context, open, all::isReview)
         .forEach(r -> waiting.add(waiting(context, Ask.REVIEW, r, "/draft", null, false)));
   }
 

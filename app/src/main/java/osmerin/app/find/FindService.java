@@ -62,10 +62,10 @@ public class FindService {
       addPitches(context, words, found);
       addResearch(context, words, found);
       addPeople(context, words, found);
-      addArchived(context, words, found);
       if (found.isEmpty()) {
         addNear(context, words, found);
       }
+      addArchived(context, words, found);
     }
     Arrays.stream(Command.values())
         .filter(command -> command.isFor(context))

@@ -94,7 +94,7 @@ public class ByLink {
    * What a link opens.
    *
    * @param brief null when the link does not show it
-   * @param files names of the files the guest handed in
+   * @param handedIn what the guest left, the latest first
    */
   public record Opened(
       GuestLink link,
@@ -122,10 +122,6 @@ public class ByLink {
     SiteContext context = context(link);
     PlannedRound planned = articles.planned(context, link.number());
     Round round = planned.round();
-    List<HandedIn> theirs =
-        guests.handedIn(link.articleId()).stream()
-            .filter(handed -> handed.guest().equals(link.guest()))
-            .toList();
     return new Opened(
         link,
         context.site(),
@@ -133,7 +129,7 @@ public class ByLink {
         round.title(),
         round.isArchived() ? List.of() : steps(planned, link.personId()),
         link.withBrief() ? briefs.get(context, round) : null,
-        theirs);
+        guests.handedIn(link.articleId(), link.personId()));
   }
 
   private List<GuestStep> steps(PlannedRound planned, long guest) {

@@ -1,5 +1,6 @@
 package osmerin.app.guests;
 
+import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -50,7 +51,7 @@ class GuestController {
       @PathVariable long id,
       RedirectAttributes to) {
     guests.send(site, number.number(), id);
-    Foot.say(to, "The link was mailed again.");
+    Foot.say(to, "The link is on its way by mail.");
     return back(site, number);
   }
 
@@ -75,7 +76,7 @@ class GuestController {
       @PathVariable long id,
       RedirectAttributes to) {
     guests.revoke(site, number.number(), id);
-    Foot.say(to, "The link works no longer.");
+    Foot.say(to, "The link no longer works.");
     return back(site, number);
   }
 
@@ -87,7 +88,7 @@ class GuestController {
     GuestMapper.StoredFile file = guests.file(site, number.number(), id);
     String disposition =
         ContentDisposition.attachment()
-            .filename(file.name(), java.nio.charset.StandardCharsets.UTF_8)
+            .filename(file.name(), StandardCharsets.UTF_8)
             .build()
             .toString();
     return ResponseEntity.ok()

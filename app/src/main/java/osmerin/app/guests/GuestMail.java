@@ -49,7 +49,7 @@ class GuestMail implements GuestTeller {
           new SiteContext(site, team.signedIn(guest), Role.GUEST, sites.today(site));
       int number = ReferenceNumber.read(article.group(1)).orElseThrow().number();
       Round round = articles.get(context, number);
-      guests.mail(site.name(), guests.link(round, guest), text);
+      guests.link(round, guest).ifPresent(link -> guests.mail(site.name(), link, text));
     }
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface GuestMapper {
@@ -30,7 +31,7 @@ interface GuestMapper {
       @Param("now") Instant now,
       @Param("expiresAt") Instant expiresAt);
 
-  /** Every link of an article that was not revoked. */
+  /** The last link of every guest of an article, whether it works or not. */
   List<GuestLink> ofArticle(@Param("articleId") long articleId);
 
   Optional<GuestLink> byToken(@Param("token") String token);
@@ -60,7 +61,9 @@ interface GuestMapper {
   /** Bytes of all files that the guest handed in for the article. */
   long bytesOf(@Param("link") GuestLink link);
 
-  List<HandedIn> handedIn(@Param("articleId") long articleId);
+  /** What one guest left for an article, or all of them did. */
+  List<HandedIn> handedIn(
+      @Param("articleId") long articleId, @Param("personId") @Nullable Long personId);
 
   Optional<StoredFile> file(@Param("articleId") long articleId, @Param("id") long id);
 }

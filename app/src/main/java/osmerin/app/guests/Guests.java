@@ -81,7 +81,7 @@ public class Guests {
     List<Long> named = round.article().people(role);
     if (named.contains(guest)) {
       throw new RefusedException(
-          "%s is named for %s of %s already.".formatted(name.strip(), role, round.reference()));
+          "%s is already named as %s of %s.".formatted(name.strip(), role, round.reference()));
     }
     // Naming tells them, and telling a guest makes their link.
     people.name(context, number, new Naming(role, named.size(), null, guest));
@@ -118,14 +118,14 @@ public class Guests {
     return person;
   }
 
-  /** The links to an article that work or have expired, by the guest's name. */
+  /** The last link of each guest of an article, by the guest's name; it may have ended. */
   public List<GuestLink> of(Round round) {
     return guests.ofArticle(round.article().id());
   }
 
   /** What guests left for an article, the latest first. */
   public List<HandedIn> handedIn(Round round) {
-    return guests.handedIn(round.article().id());
+    return guests.handedIn(round.article().id(), null);
   }
 
   /** The address of a link, to be handed over. */
@@ -134,22 +134,30 @@ public class Guests {
   }
 
   /**
-   * The link of a guest to an article, a new one when there is none; it is valid from now on as
-   * long as a new one.
+   * The link of a guest to an article, made when they have none; it is valid from now on as long as
+   * a new one. Empty when it was revoked: then only a person gives them another.
    */
   @Transactional
-  public GuestLink link(Round round, long guest) {
-    Instant now = clock.instant();
-    long article = round.article().id();
-    Optional<GuestLink> there =
+  public Optional<GuestLink> link(Round round, long guest) {
+    Optional<GuestLink> last =
         of(round).stream().filter(link -> link.personId() == guest).findFirst();
-    if (there.isPresent()) {
-      guests.extend(article, there.get().id(), now.plus(VALID));
-      return there.get();
+    if (last.isEmpty()) {
+      return Optional.of(fresh(round, guest));
     }
+    extend(last.get());
+    return last.filter(link -> link.revokedAt() == null);
+  }
+
+  private GuestLink fresh(Round round, long guest) {
+    Instant now = clock.instant();
     String token = SecretToken.fresh();
+    long article = round.article().id();
     guests.insertLink(guest, article, token, writes(round, guest), now, now.plus(VALID));
     return guests.byToken(token).orElseThrow();
+  }
+
+  private void extend(GuestLink link) {
+    guests.extend(link.articleId(), link.id(), clock.instant().plus(VALID));
   }
 
   /** Who writes the draft needs the brief. */
@@ -159,13 +167,23 @@ public class Guests {
         .anyMatch((StepRow step) -> round.holders(step).contains(guest));
   }
 
-  /** Mails a link again; it is valid from now on as long as a new one. */
+  /**
+   * Mails a link again, which is valid from now on as long as a new one; in place of one that was
+   * revoked the guest gets another.
+   */
   @Transactional
   public void send(SiteContext context, int number, long id) {
     Round round = articles.get(context, number);
     GuestLink link = get(context, round, id);
-    guests.extend(round.article().id(), id, clock.instant().plus(VALID));
-    mail(context.site().name(), link, "Your part of “%s”.".formatted(round.title()));
+    boolean revoked = link.revokedAt() != null;
+    extend(link);
+    mail(
+        context.site().name(),
+        revoked ? fresh(round, link.personId()) : link,
+        "Your part of “%s”.".formatted(round.title()));
+    if (revoked) {
+      note(context, round, "%s got another link to %s.".formatted(link.guest(), round.reference()));
+    }
   }
 
   /** Mails a guest something, with the link. */

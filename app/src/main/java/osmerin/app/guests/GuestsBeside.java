@@ -1,11 +1,14 @@
 package osmerin.app.guests;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import osmerin.app.platform.mail.Post;
 import osmerin.app.rounds.BesideArticle;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRoles;
+import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
 /** Shows guests, their links and what they handed in on the page of an article. */
@@ -23,9 +26,14 @@ class GuestsBeside implements BesideArticle {
 
   @Override
   public void show(SiteContext context, Round round, Model model) {
-    model.addAttribute("guestLinks", guests.of(round));
+    List<GuestLink> links = guests.of(round);
+    model.addAttribute("guestLinks", links);
     model.addAttribute("handedIn", guests.handedIn(round));
-    model.addAttribute("guests", guests);
+    if (context.may(Right.EDIT)) {
+      model.addAttribute(
+          "guestAddresses",
+          links.stream().collect(Collectors.toMap(GuestLink::id, guests::address)));
+    }
     model.addAttribute("guestRoles", roles.list(context.siteId()));
     model.addAttribute("mailConnected", post.isConnected());
   }

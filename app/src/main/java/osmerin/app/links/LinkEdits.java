@@ -43,10 +43,10 @@ public class LinkEdits implements RoundReversal {
   }
 
   /** The links that its type names, in that order, then the article's others. */
-  public List<NamedLink> of(Round round, long siteId) {
+  public List<NamedLink> of(Round round) {
     List<NamedLink> there = links.of(round.article().id());
     List<NamedLink> all = new ArrayList<>();
-    for (String name : types.known(siteId, round.typeId()).linkNames().lines().toList()) {
+    for (String name : types.linkNames(round.typeId())) {
       all.add(
           there.stream()
               .filter(link -> link.name().equals(name))

@@ -17,6 +17,6 @@ class LinksBeside implements BesideArticle {
 
   @Override
   public void show(SiteContext context, Round round, Model model) {
-    model.addAttribute("links", links.of(round, context.siteId()));
+    model.addAttribute("links", links.of(round));
   }
 }

@@ -56,6 +56,9 @@ interface ArticleTypeMapper {
 
   List<String> stepNames(@Param("siteId") long siteId);
 
+  /** As lines; null when there is no such type. */
+  @Nullable String linkNames(@Param("id") long id);
+
   void setLinkNames(@Param("id") long id, @Param("names") String names);
 
   void setBriefNeed(@Param("id") long id, @Param("need") BriefNeed need);

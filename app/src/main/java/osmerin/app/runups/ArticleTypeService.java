@@ -162,6 +162,12 @@ public class ArticleTypeService {
         typeId, words.map(WordRange::low).orElse(null), words.map(WordRange::high).orElse(null));
   }
 
+  /** Names of the links that articles of a type usually have. */
+  public List<String> linkNames(long typeId) {
+    String names = types.linkNames(typeId);
+    return names == null ? List.of() : names.lines().toList();
+  }
+
   /** Says which links articles of a type usually have, a name a line. */
   @Transactional
   public void setLinkNames(long typeId, String names) {

@@ -17,7 +17,6 @@ import osmerin.app.platform.web.In;
 import osmerin.app.rounds.OnEntering;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
-import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.runups.StepRow;
 import osmerin.app.runups.StepState;
@@ -28,6 +27,7 @@ import osmerin.app.steps.StepEdits;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.Handoff;
 import osmerin.core.article.Stage;
+import osmerin.core.article.Stages;
 import osmerin.core.runup.PlannedStep;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeText;
@@ -38,7 +38,6 @@ import osmerin.core.text.Counted;
 /** Does what a site has set to happen when an article enters a stage, and says it beforehand. */
 @Component
 class Entering implements OnEntering {
-  private final StageList stages;
   private final ArticleService articles;
   private final ArticleEdits edits;
   private final StepEdits stepEdits;
@@ -49,7 +48,6 @@ class Entering implements OnEntering {
   private final Notices notices;
 
   Entering(
-      StageList stages,
       ArticleService articles,
       ArticleEdits edits,
       StepEdits stepEdits,
@@ -58,7 +56,6 @@ class Entering implements OnEntering {
       SiteService sites,
       TeamService team,
       Notices notices) {
-    this.stages = stages;
     this.articles = articles;
     this.edits = edits;
     this.stepEdits = stepEdits;
@@ -87,8 +84,7 @@ class Entering implements OnEntering {
   /** A step, and the day it is pinned to. */
   private record Due(String key, String name, LocalDate day) {}
 
-  private Happening happening(SiteContext context, Round round, Stage to) {
-    Handoff handoff = stages.of(context.siteId()).handoff(to);
+  private Happening happening(SiteContext context, Round round, Handoff handoff) {
     List<Long> told = told(round, handoff);
     if (!handoff.changesSteps()) {
       return new Happening(null, List.of(), null, told);
@@ -167,8 +163,8 @@ class Entering implements OnEntering {
   }
 
   @Override
-  public List<Change> entered(SiteContext context, Round round, Stage to) {
-    Happening happening = happening(context, round, to);
+  public List<Change> entered(SiteContext context, Round round, Stages all, Stage to) {
+    Happening happening = happening(context, round, all.handoff(to));
     List<Change> changes = new ArrayList<>();
     if (happening.ticked() != null) {
       changes.addAll(edits.complete(context, round, happening.ticked().key()));
@@ -206,8 +202,8 @@ class Entering implements OnEntering {
   }
 
   @Override
-  public List<String> previewed(SiteContext context, Round round, Stage to) {
-    Happening happening = happening(context, round, to);
+  public List<String> previewed(SiteContext context, Round round, Stages all, Stage to) {
+    Happening happening = happening(context, round, all.handoff(to));
     List<String> said = new ArrayList<>();
     List<Long> others =
         happening.told().stream().filter(person -> person != context.personId()).toList();
@@ -221,7 +217,7 @@ class Entering implements OnEntering {
     if (!happening.added().isEmpty()) {
       String names =
           happening.added().stream().map(RunUpStep::name).collect(Collectors.joining(", "));
-      said.add(Counted.of(happening.added().size(), "step") + " more: " + names);
+      said.add(Counted.of(happening.added().size(), "more step") + ": " + names);
     }
     Due due = happening.due();
     if (due != null) {

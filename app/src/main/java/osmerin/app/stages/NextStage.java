@@ -7,6 +7,7 @@ import osmerin.app.rounds.OnEntering;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StageList;
 import osmerin.app.site.SiteContext;
+import osmerin.core.article.Stages;
 
 /** Says beside the move to the next stage what happens by it. */
 @Component
@@ -21,13 +22,12 @@ class NextStage implements BesideArticle {
 
   @Override
   public void show(SiteContext context, Round round, Model model) {
-    stages
-        .of(context.siteId())
-        .next(round.stage())
+    Stages all = stages.of(context.siteId());
+    all.next(round.stage())
         .filter(next -> round.latest())
         .ifPresent(
             next ->
                 model.addAttribute(
-                    "moveSays", String.join(" · ", entering.previewed(context, round, next))));
+                    "moveSays", String.join(" · ", entering.previewed(context, round, all, next))));
   }
 }

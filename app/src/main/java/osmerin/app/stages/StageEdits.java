@@ -121,18 +121,17 @@ public class StageEdits implements Reversal {
   public void shift(SiteContext context, long id, boolean down) {
     Stages before = locked(context);
     Stage stage = get(before, id);
-    int other = stage.place() + (down ? 1 : -1);
-    boolean possible =
-        other >= 0
-            && other < before.list().size()
-            && before.list().get(other).phase() == stage.phase();
-    if (!possible) {
-      throw new RefusedException(
-          "“%s” is the %s stage that is “%s”. Give it another phase to move it further."
-              .formatted(stage.label(), down ? "last" : "first", stage.phase().label()));
-    }
+    Stage other =
+        before
+            .neighbour(stage, down)
+            .orElseThrow(
+                () ->
+                    new RefusedException(
+                        "“%s” is the %s stage that is “%s”. Give it another phase to move it further."
+                            .formatted(
+                                stage.label(), down ? "last" : "first", stage.phase().label())));
     List<Stage> list = new ArrayList<>(before.list());
-    Collections.swap(list, stage.place(), other);
+    Collections.swap(list, stage.place(), other.place());
     put(
         context,
         before,

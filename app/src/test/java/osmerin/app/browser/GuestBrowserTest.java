@@ -53,7 +53,7 @@ class GuestBrowserTest extends BrowserTest {
       browser.open(article);
       browser.waitForText("#guests", "sketch.svg");
       browser.click("#guests [aria-label='Revoke the link of Ines Molnar']");
-      browser.waitForText("#foot", "The link works no longer");
+      browser.waitForText("#foot", "The link no longer works");
       guest.press("Leave it");
       guest.waitForText("main", "This link was revoked");
       assertThat(guest.find("textarea").getDomProperty("value")).isEqualTo("Two hours of typing");

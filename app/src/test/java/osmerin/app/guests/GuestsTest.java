@@ -188,7 +188,39 @@ class GuestsTest extends ApplicationTest {
     assertThat(guests.handedIn(round())).isEmpty();
     assertThat(sent(link, "/steps/draft", "done", "true").getStatus()).isEqualTo(410);
     assertThat(isDone("draft")).isFalse();
-    assertThat(guests.of(round())).isEmpty();
+    assertThat(link().revokedAt()).isNotNull();
+  }
+
+  @Test
+  void whoseLinkWasRevokedGetsAnotherFromAPersonOnly() throws Exception {
+    GuestLink link = ask();
+    await().until(() -> MAIL.to(mail).size() == 1);
+    guests.revoke(site, 1, link.id());
+    articles.planned(site, 1).steps().stream()
+        .map(step -> step.key())
+        .takeWhile(key -> !key.equals("draft"))
+        .forEach(key -> edits.tick(site, 1, key, true));
+    assertThat(link().token()).isEqualTo(link.token());
+    guests.send(site, 1, link.id());
+    await().until(() -> MAIL.to(mail).size() == 2);
+    assertThat(MAIL.to(mail)).anyMatch(text -> text.contains("/by-link/" + link().token()));
+    assertThat(link().token()).isNotEqualTo(link.token());
+    assertThat(page(link()).getStatus()).isEqualTo(200);
+    assertThat(page(link).getStatus()).isEqualTo(410);
+  }
+
+  @Test
+  void anotherGuestOfTheSameNameSeesNothingOfTheirs() throws Exception {
+    GuestLink first = ask();
+    guests.ask(site, 1, "Ines Molnar", "other-" + mail, StepRole.EDITOR);
+    GuestLink second =
+        guests.of(round()).stream()
+            .filter(l -> l.personId() != first.personId())
+            .findFirst()
+            .orElseThrow();
+    sent(first, "/note", "text", "For the editors only.");
+    assertThat(page(first).getContentAsString()).contains("For the editors only.");
+    assertThat(page(second).getContentAsString()).doesNotContain("For the editors only.");
   }
 
   @Test
@@ -224,7 +256,7 @@ class GuestsTest extends ApplicationTest {
   @Test
   void whatCannotBeIsRefused() throws Exception {
     GuestLink link = ask();
-    assertThatThrownBy(this::ask).hasMessageContaining("named for writer of");
+    assertThatThrownBy(this::ask).hasMessageContaining("already named as writer of");
     assertThatThrownBy(() -> guests.ask(site, 1, "", "a@b.example", WRITER))
         .isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> guests.ask(site, 1, "Wim", "nowhere", WRITER))

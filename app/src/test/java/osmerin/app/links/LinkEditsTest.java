@@ -37,7 +37,7 @@ class LinkEditsTest extends ApplicationTest {
   }
 
   private Iterable<NamedLink> shown() {
-    return links.of(articles.get(site, 1), site.siteId());
+    return links.of(articles.get(site, 1));
   }
 
   @Test

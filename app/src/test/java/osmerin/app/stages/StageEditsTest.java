@@ -210,11 +210,11 @@ class StageEditsTest extends ApplicationTest {
     LocalDate due = sites.calendar(site.site()).plus(site.today(), 3);
     String step = firstOfEditor();
     List<String> before = stepNames();
-    assertThat(entering.previewed(site, round, editing))
+    assertThat(entering.previewed(site, round, stages(), editing))
         .containsExactly(
             "Tamsin Ode is told",
             "“Write the draft” is ticked",
-            "2 steps more: Legal check, Second legal check",
+            "2 more steps: Legal check, Second legal check",
             "“%s” due %s".formatted(step, osmerin.app.platform.web.In.day(due)));
     move(1, "Editing");
     assertThat(stepNames()).containsAll(before).hasSize(before.size() + 2);
@@ -237,7 +237,7 @@ class StageEditsTest extends ApplicationTest {
         new StageForm("Editing", Phase.IN_HAND, "person " + tamsin.personId(), "2", "", "", "");
     stageEdits.change(site, stage(site, "Editing"), form, StageEdits.seen(stages()));
     Stage editing = stages().find(stage(site, "Editing")).orElseThrow();
-    assertThat(entering.previewed(site, articles.get(site, 1), editing).get(0))
+    assertThat(entering.previewed(site, articles.get(site, 1), stages(), editing).get(0))
         .isEqualTo("Tamsin Ode is told");
     move(1, "Editing");
     assertThat(rows().stream().filter(row -> row.pinned() != null))

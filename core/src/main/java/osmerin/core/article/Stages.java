@@ -174,8 +174,27 @@ public record Stages(List<Stage> list, Map<StageAct, Long> leads, Map<Long, Hand
     return from.isBefore(marked) && !to.isBefore(marked);
   }
 
-  /** Whether an article at the stage has a draft to be looked at. */
-  public boolean isHandedIn(Stage stage) {
-    return stage.phase() == Phase.IN_HAND && !stage.isBefore(at(StageAct.HAND_IN));
+  /** Whether an article can be moved from the stage by hand at all. */
+  public boolean isMovable(Stage stage) {
+    return beside(stage).size() > 1;
+  }
+
+  /** The stage of the same phase just before or behind one, with which it can change places. */
+  public Optional<Stage> neighbour(Stage stage, boolean behind) {
+    int place = stage.place() + (behind ? 1 : -1);
+    return list.stream()
+        .filter(other -> other.place() == place && other.phase() == stage.phase())
+        .findFirst();
+  }
+
+  /**
+   * Whether the draft of an article at the stage waits for its editor: it was handed in, and it is
+   * nobody else's turn there.
+   */
+  public boolean isReview(Stage stage) {
+    StepRole turn = handoff(stage).role();
+    boolean editors =
+        handoff(stage).person() == null && (turn == null || turn.equals(StepRole.EDITOR));
+    return stage.phase() == Phase.IN_HAND && !stage.isBefore(at(StageAct.HAND_IN)) && editors;
   }
 }

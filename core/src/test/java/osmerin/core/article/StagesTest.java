@@ -8,9 +8,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import osmerin.core.runup.StepRole;
 
 class StagesTest {
   /** The stages every new site has. */
@@ -57,8 +59,29 @@ class StagesTest {
     assertThat(stages.isPassed(StageAct.HAND_IN, drafting, ready)).isTrue();
     assertThat(stages.isPassed(StageAct.HAND_IN, editing, ready)).isFalse();
     assertThat(stages.isPassed(StageAct.HAND_IN, ready, drafting)).isFalse();
-    assertThat(stages.isHandedIn(editing)).isTrue();
-    assertThat(stages.isHandedIn(ready)).isFalse();
+    assertThat(stages.isReview(editing)).isTrue();
+    assertThat(stages.isReview(ready)).isFalse();
+    assertThat(stages.isReview(drafting)).isFalse();
+    assertThat(turnOf(StepRole.STRATEGIST, null).isReview(editing)).isFalse();
+    assertThat(turnOf(null, 7L).isReview(editing)).isFalse();
+    assertThat(turnOf(StepRole.EDITOR, null).isReview(editing)).isTrue();
+  }
+
+  private static Stages turnOf(@Nullable StepRole role, @Nullable Long person) {
+    Stages plain = shipped();
+    Handoff handoff = new Handoff(role, person, null, "", "", "");
+    return new Stages(plain.list(), plain.leads(), Map.of(named(plain, "Editing").id(), handoff));
+  }
+
+  @Test
+  void placesAreChangedWithinAPhaseAndMovesNeedSomewhereToGo() {
+    Stages stages = shipped();
+    assertThat(stages.neighbour(named(stages, "Drafting"), false))
+        .contains(named(stages, "Briefed"));
+    assertThat(stages.neighbour(named(stages, "Briefed"), false)).isEmpty();
+    assertThat(stages.neighbour(named(stages, "Editing"), true)).isEmpty();
+    assertThat(stages.isMovable(named(stages, "Ready"))).isTrue();
+    assertThat(stages.isMovable(named(stages, "Live"))).isFalse();
   }
 
   @ParameterizedTest
