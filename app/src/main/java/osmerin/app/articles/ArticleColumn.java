@@ -14,7 +14,12 @@ public enum ArticleColumn {
   STRATEGIST("Strategist", false),
   EDITOR("Editor", false),
   TOPIC("Topic", false),
-  KEYWORD("Primary keyword", false);
+  GROUP("Keyword group", false),
+  KEYWORD("Primary keyword", false),
+  SEARCHES("Searches a month", false),
+  CHANCE("Chance", false),
+  VISITS("Expected visits", false),
+  WORDS("Word target", false);
 
   /** Those shown when nobody chose. */
   static final List<ArticleColumn> SHIPPED = List.of(TYPE, STAGE, PUBLISH, WRITER, SLACK);

@@ -166,6 +166,16 @@ public class ArticleEdits {
         tick);
   }
 
+  /**
+   * Says which group an article answers that is not live yet, without an entry of its own.
+   *
+   * @param seen the group it is to answer until then
+   * @return false when it answers another one
+   */
+  public boolean answer(Round round, @Nullable Long seen, @Nullable Long groupId) {
+    return articles.setGroup(round.article().id(), seen, groupId) == 1;
+  }
+
   /** Gives the round another type; what is done stays, and so do steps of its own. */
   @Transactional
   public void setType(SiteContext context, int number, long typeId) {

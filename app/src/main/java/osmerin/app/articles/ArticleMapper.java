@@ -113,6 +113,11 @@ interface ArticleMapper {
 
   List<GroupArticle> byGroup(@Param("siteId") long siteId);
 
+  int setGroup(
+      @Param("articleId") long articleId,
+      @Param("seen") @Nullable Long seen,
+      @Param("groupId") @Nullable Long groupId);
+
   int rename(
       @Param("articleId") long articleId, @Param("title") String title, @Param("seen") int seen);
 

@@ -1,6 +1,7 @@
 package osmerin.app.briefs;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -12,9 +13,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.answers.ResearchBeside;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
+import osmerin.app.evidence.KeptEvidence;
+import osmerin.app.gathering.EvidenceJob;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
@@ -23,11 +27,12 @@ import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.LongWork;
+import osmerin.app.work.Work;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.TitleCheck;
 import osmerin.core.evidence.Evidence;
-import osmerin.core.text.Counted;
 
 /** The brief of an article: write it, draw evidence, print it. */
 @Controller
@@ -36,10 +41,22 @@ class BriefController {
   private final ArticleService articles;
   private final BriefService briefs;
   private final EvidenceService evidence;
+  private final EvidenceJob job;
+  private final ResearchBeside research;
+  private final LongWork work;
   private final Lengths lengths;
 
   BriefController(
-      ArticleService articles, BriefService briefs, EvidenceService evidence, Lengths lengths) {
+      ArticleService articles,
+      BriefService briefs,
+      EvidenceService evidence,
+      EvidenceJob job,
+      ResearchBeside research,
+      LongWork work,
+      Lengths lengths) {
+    this.job = job;
+    this.research = research;
+    this.work = work;
     this.lengths = lengths;
     this.articles = articles;
     this.briefs = briefs;
@@ -64,7 +81,8 @@ class BriefController {
     model.addAttribute("form", form);
     model.addAttribute("stored", stored);
     model.addAttribute("deepest", Outline.DEEPEST);
-    addEvidence(site, stored, model);
+    addEvidence(site, round, stored, model);
+    research.show(site, round, model);
     model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
     model.addAttribute(
@@ -117,24 +135,25 @@ class BriefController {
   String fetch(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      RedirectAttributes to,
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
     WorkRights.requireWork(site, round);
-    Brief brief = briefs.get(site, round);
+    Long group = round.article().groupId();
     try {
-      var kept = evidence.fetch(site, brief.primaryKeyword());
-      Foot.say(
-          to,
-          "Evidence drawn from "
-              + Counted.of(kept.evidence().pages().size(), "ranking page")
-              + ".");
-      return back(site, round);
+      if (group == null) {
+        throw new RefusedException(
+            "This article answers no keyword group yet. Choose one on the article's page first.");
+      }
+      Work now = work.glance(site, job.order(site, List.of(group), path(site, round)));
+      if (now.state() == Work.State.FAILED) {
+        throw new RefusedException(String.valueOf(now.fault()));
+      }
+      return "redirect:" + (now.isOver() ? path(site, round) : site.base() + "/work/" + now.id());
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("searchFault", e.getMessage());
-      return page(site, round, BriefForm.of(brief), model);
+      return page(site, round, BriefForm.of(briefs.get(site, round)), model);
     }
   }
 
@@ -161,23 +180,29 @@ class BriefController {
     model.addAttribute("round", planned.round());
     model.addAttribute("brief", brief);
     model.addAttribute("site", site.site());
-    addEvidence(site, brief, model);
+    addEvidence(site, planned.round(), brief, model);
     model.addAttribute(
         "length", lengths.of(site, planned.round(), brief, drawn(model)).orElse(null));
     return "briefs/print";
   }
 
-  private void addEvidence(SiteContext site, Brief brief, Model model) {
-    model.addAttribute("evidence", evidence.find(site, brief.primaryKeyword()).orElse(null));
+  private void addEvidence(SiteContext site, Round round, Brief brief, Model model) {
+    model.addAttribute(
+        "evidence",
+        evidence.of(site, round.article().groupId(), brief.primaryKeyword()).orElse(null));
   }
 
   private static Evidence drawn(Model model) {
-    return model.getAttribute("evidence") instanceof EvidenceService.Kept kept
+    return model.getAttribute("evidence") instanceof KeptEvidence kept
         ? kept.evidence()
         : Evidence.NONE;
   }
 
   private static String back(SiteContext site, Round round) {
-    return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/brief";
+    return "redirect:" + path(site, round);
+  }
+
+  private static String path(SiteContext site, Round round) {
+    return site.base() + "/articles/" + round.reference() + "/brief";
   }
 }

@@ -132,7 +132,7 @@ class MarlpitWork {
     briefs.save(
         strategist, round, brief(round, order.title(), briefs.get(strategist, round).version()));
     try {
-      evidence.fetch(strategist, "firing schedule");
+      evidence.fetch(strategist, order.keyword());
     } catch (RefusedException e) {
       LOG.warn("no evidence for the demo: {}", e.getMessage());
     }

@@ -11,6 +11,7 @@ import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.briefs.Lengths;
 import osmerin.app.evidence.EvidenceService;
+import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
@@ -201,8 +202,8 @@ public class DraftService implements RoundReversal {
     Brief brief = briefs.get(context, round);
     Evidence drawn =
         evidence
-            .find(context, brief.primaryKeyword())
-            .map(EvidenceService.Kept::evidence)
+            .of(context, round.article().groupId(), brief.primaryKeyword())
+            .map(KeptEvidence::evidence)
             .orElse(Evidence.NONE);
     Optional<WordRange> length = lengths.of(context, round, brief, drawn);
     return DraftCheck.of(

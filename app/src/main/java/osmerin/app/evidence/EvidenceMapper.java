@@ -7,7 +7,6 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.evidence.PageKind;
-import osmerin.core.evidence.RankingPage;
 import osmerin.core.evidence.Term;
 import osmerin.core.evidence.WordRange;
 
@@ -17,49 +16,72 @@ interface EvidenceMapper {
   record EvidenceRow(
       long id,
       String phrase,
+      String normal,
       boolean simulated,
       Instant fetchedAt,
       @Nullable Integer wordsLow,
       @Nullable Integer wordsTarget,
       @Nullable Integer wordsHigh,
-      @Nullable String say) {}
+      @Nullable String say,
+      boolean byMeaning,
+      List<String> missing) {}
 
-  /** A page in its place. */
+  /** A page in its place; its blocks and signs as JSON. */
   record PageRow(
       int position,
+      PageOrigin origin,
+      boolean leftOut,
       String address,
       String title,
-      List<String> headings,
-      List<String> blocks,
+      String parts,
+      String signs,
       @Nullable PageKind kind,
-      @Nullable String reason) {
-    RankingPage page() {
-      return new RankingPage(address, title, headings, blocks);
-    }
-  }
+      @Nullable String reason) {}
 
   Optional<EvidenceRow> find(@Param("siteId") long siteId, @Param("normal") String normal);
 
+  Optional<EvidenceRow> byId(@Param("siteId") long siteId, @Param("id") long id);
+
+  Optional<EvidenceRow> ofGroup(@Param("siteId") long siteId, @Param("groupId") long groupId);
+
+  /** The same, and nobody changes it before the end of the transaction. */
+  Optional<EvidenceRow> lock(@Param("siteId") long siteId, @Param("id") long id);
+
+  /** Fetched before the latest one, that first. */
+  List<EvidenceRow> earlier(@Param("siteId") long siteId, @Param("normal") String normal);
+
   String state(@Param("siteId") long siteId);
 
-  long upsert(
+  /** From now on there is a later one. */
+  void retire(@Param("siteId") long siteId, @Param("normal") String normal);
+
+  long insert(
       @Param("siteId") long siteId,
       @Param("phrase") String phrase,
       @Param("normal") String normal,
       @Param("simulated") boolean simulated,
       @Param("at") Instant at,
-      @Param("words") @Nullable WordRange words,
-      @Param("say") String say);
+      @Param("missing") List<String> missing);
 
-  void clearPages(@Param("id") long id);
+  void drawn(
+      @Param("id") long id,
+      @Param("at") Instant at,
+      @Param("words") @Nullable WordRange words,
+      @Param("say") String say,
+      @Param("byMeaning") boolean byMeaning);
+
+  /** What they say by meaning, unless it changed in between. */
+  int said(@Param("id") long id, @Param("changedAt") Instant changedAt, @Param("say") String say);
+
+  Instant changedAt(@Param("id") long id);
 
   void clearTerms(@Param("id") long id);
 
-  void insertPage(
-      @Param("id") long id,
-      @Param("position") int position,
-      @Param("page") RankingPage page,
-      @Param("kind") PageKind.Read kind);
+  void insertPage(@Param("id") long id, @Param("page") PageRow page);
+
+  void updatePage(@Param("id") long id, @Param("page") PageRow page);
+
+  int removePage(@Param("id") long id, @Param("position") int position);
 
   void insertTerm(@Param("id") long id, @Param("position") int position, @Param("term") Term term);
 

@@ -2,66 +2,56 @@ package osmerin.app.evidence;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.evidence.EvidenceMapper.EvidenceRow;
-import osmerin.app.evidence.EvidenceMapper.PageRow;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
-import osmerin.core.evidence.Evidence;
-import osmerin.core.evidence.PageKind;
-import osmerin.core.evidence.PagesSay;
-import osmerin.core.evidence.RankingPage;
 import osmerin.core.evidence.ReadPage;
-import osmerin.core.evidence.WordRange;
 import osmerin.core.keyword.NormalForm;
-import tools.jackson.databind.json.JsonMapper;
 
-/** What ranks for the primary keywords of a site, fetched once and kept. */
+/**
+ * What ranks for the keywords of a site, kept each time it is fetched. It is kept under the keyword
+ * it was fetched for, so a group has it as long as that keyword is in it.
+ */
 @Service
 public class EvidenceService {
-  /** Other pages of the site that terms are weighed against. */
-  private static final int PAGES_ELSEWHERE = 300;
-
-  private static final JsonMapper JSON = JsonMapper.shared();
-
   private final EvidenceMapper evidence;
+  private final EvidenceDrawing drawing;
   private final SearchService search;
   private final TransactionTemplate transaction;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   EvidenceService(
-      EvidenceMapper evidence, SearchService search, TransactionTemplate transaction, Clock clock) {
+      EvidenceMapper evidence,
+      EvidenceDrawing drawing,
+      SearchService search,
+      TransactionTemplate transaction,
+      ApplicationEventPublisher events,
+      Clock clock) {
     this.evidence = evidence;
+    this.drawing = drawing;
     this.search = search;
     this.transaction = transaction;
+    this.events = events;
     this.clock = clock;
   }
 
-  /**
-   * Evidence with where it comes from.
-   *
-   * @param kinds of its pages, in their order; empty for evidence of before
-   * @param say what several of them say, empty for evidence of before
-   */
-  public record Kept(
-      Evidence evidence,
-      List<PageKind.Read> kinds,
-      PagesSay say,
-      boolean simulated,
-      Instant fetchedAt) {
-    /** "6 of 10 are how-to, 3 list, 1 shop"; empty when their kinds are not known. */
-    public String kindWords() {
-      return PageKind.words(kinds.stream().map(PageKind.Read::kind).toList());
-    }
+  /** Evidence was drawn; what it says by meaning is still to come. */
+  public record Drawn(SiteContext context, long id) {}
 
-    /** Whether fewer than half are articles, so that an article may not be what is wanted. */
-    public boolean areArticlesFew() {
-      return PageKind.areArticlesFew(kinds.stream().map(PageKind.Read::kind).toList());
-    }
-  }
+  /** Evidence that was fetched before the latest one. */
+  public record Earlier(long id, Instant fetchedAt) {}
 
   public boolean isSearchConnected() {
     return search.isConnected();
@@ -72,43 +62,50 @@ public class EvidenceService {
     return evidence.state(siteId);
   }
 
-  /** The evidence for a phrase, if it was fetched. */
-  public Optional<Kept> find(SiteContext context, String phrase) {
+  /** The latest evidence for a phrase. */
+  public Optional<KeptEvidence> find(SiteContext context, String phrase) {
     String normal = NormalForm.of(phrase);
     return normal.isEmpty()
         ? Optional.empty()
-        : evidence.find(context.siteId(), normal).map(this::kept);
+        : evidence.find(context.siteId(), normal).map(drawing::kept);
   }
 
-  private Kept kept(EvidenceRow row) {
-    Optional<WordRange> length =
-        row.wordsLow() == null
-            ? Optional.empty()
-            : Optional.of(new WordRange(row.wordsLow(), row.wordsTarget(), row.wordsHigh()));
-    List<PageRow> rows = evidence.pages(row.id());
-    List<RankingPage> pages = rows.stream().map(PageRow::page).toList();
-    List<PageKind.Read> kinds =
-        rows.stream()
-            .filter(page -> page.kind() != null)
-            .map(page -> new PageKind.Read(page.kind(), String.valueOf(page.reason())))
-            .toList();
-    return new Kept(
-        new Evidence(pages, length, evidence.terms(row.id())),
-        kinds,
-        row.say() == null ? PagesSay.NOTHING : JSON.readValue(row.say(), PagesSay.class),
-        row.simulated(),
-        row.fetchedAt());
+  /** That of a group: of its primary keyword, else the latest of another of its keywords. */
+  public Optional<KeptEvidence> ofGroup(SiteContext context, long groupId) {
+    return evidence.ofGroup(context.siteId(), groupId).map(drawing::kept);
+  }
+
+  /** That of a group; where there is none, that for a phrase. */
+  public Optional<KeptEvidence> of(SiteContext context, @Nullable Long groupId, String phrase) {
+    return Optional.ofNullable(groupId)
+        .flatMap(group -> ofGroup(context, group))
+        .or(() -> find(context, phrase));
+  }
+
+  /** Evidence by its id, the latest or an earlier one. */
+  public KeptEvidence get(SiteContext context, long id) {
+    return evidence
+        .byId(context.siteId(), id)
+        .map(drawing::kept)
+        .orElseThrow(() -> new NotFoundException("evidence", id));
+  }
+
+  /** What was fetched before for the same phrase, the latest first. */
+  public List<Earlier> earlier(SiteContext context, KeptEvidence now) {
+    return evidence.earlier(context.siteId(), NormalForm.of(now.phrase())).stream()
+        .map(row -> new Earlier(row.id(), row.fetchedAt()))
+        .toList();
   }
 
   /**
-   * Asks the search service and keeps what it says in place of what was known.
+   * Asks the search service and keeps what it says; what was known before is kept as an earlier
+   * evidence. Pages that people brought stay, and so does what they left out or put in.
    *
-   * @throws RefusedException when it cannot be asked; then what was known stays
+   * @throws RefusedException when it cannot be asked; then what was known stays the latest
    */
-  public Kept fetch(SiteContext context, String phrase) {
-    String normal = NormalForm.of(phrase);
-    if (normal.isEmpty()) {
-      throw new RefusedException("The brief has no primary keyword yet. Type one and save.");
+  public KeptEvidence fetch(SiteContext context, String phrase) {
+    if (NormalForm.of(phrase).isEmpty()) {
+      throw new RefusedException("There is no primary keyword to search for.");
     }
     if (!search.isConnected()) {
       throw new RefusedException(
@@ -121,32 +118,111 @@ public class EvidenceService {
       throw new RefusedException(e.getMessage());
     }
     // The answer is waited for outside of the transaction, so that no connection is held.
-    transaction.executeWithoutResult(done -> store(context, phrase, normal, found));
-    return find(context, phrase).orElseThrow();
+    return transaction.execute(done -> keep(context, phrase, found));
   }
 
-  private void store(SiteContext context, String phrase, String normal, SearchService.Found found) {
-    List<RankingPage> elsewhere =
-        evidence.pagesElsewhere(context.siteId(), normal, PAGES_ELSEWHERE).stream()
-            .map(PageRow::page)
-            .toList();
-    Evidence drawn = Evidence.of(found.pages().stream().map(ReadPage::ranking).toList(), elsewhere);
+  private KeptEvidence keep(SiteContext context, String phrase, SearchService.Found found) {
+    List<KeptPage> before = find(context, phrase).map(KeptEvidence::pages).orElse(List.of());
+    List<KeptPage> pages = new ArrayList<>();
+    Map<String, KeptPage> known = new HashMap<>();
+    before.forEach(page -> known.putIfAbsent(page.read().name(), page));
+    for (ReadPage read : found.pages()) {
+      KeptPage page = KeptPage.of(pages.size() + 1, PageOrigin.SEARCH, read);
+      KeptPage same = known.remove(read.name());
+      pages.add(same == null ? page : page.decidedAs(same));
+    }
+    for (KeptPage page : before) {
+      if (page.origin().isByHand() && known.containsValue(page)) {
+        pages.add(page.at(pages.size() + 1));
+      }
+    }
+    EvidenceRow row = begin(context, phrase, found.simulated(), found.missing());
+    pages.forEach(page -> evidence.insertPage(row.id(), PageStore.row(page)));
+    return drawn(context, row);
+  }
+
+  private EvidenceRow begin(
+      SiteContext context, String phrase, boolean simulated, List<String> missing) {
+    String normal = NormalForm.of(phrase);
+    evidence.retire(context.siteId(), normal);
     long id =
-        evidence.upsert(
-            context.siteId(),
-            phrase,
-            normal,
-            found.simulated(),
-            clock.instant(),
-            drawn.length().orElse(null),
-            JSON.writeValueAsString(PagesSay.of(found.pages())));
-    evidence.clearPages(id);
-    evidence.clearTerms(id);
-    for (int i = 0; i < drawn.pages().size(); i++) {
-      evidence.insertPage(id, i + 1, drawn.pages().get(i), PageKind.of(found.pages().get(i)));
+        evidence.insert(context.siteId(), phrase, normal, simulated, clock.instant(), missing);
+    return evidence.lock(context.siteId(), id).orElseThrow();
+  }
+
+  private KeptEvidence drawn(SiteContext context, EvidenceRow row) {
+    drawing.draw(context.siteId(), row);
+    events.publishEvent(new Drawn(context, row.id()));
+    return get(context, row.id());
+  }
+
+  /** Adds pages that a person brought to the latest evidence for a phrase, or begins one. */
+  @Transactional
+  public KeptEvidence add(
+      SiteContext context, String phrase, PageOrigin origin, List<ReadPage> pages) {
+    EvidenceRow row =
+        evidence
+            .find(context.siteId(), NormalForm.of(phrase))
+            .flatMap(found -> evidence.lock(context.siteId(), found.id()))
+            .orElseGet(() -> begin(context, phrase, false, List.of()));
+    List<KeptPage> known = drawing.pages(row.id());
+    int last = known.stream().mapToInt(KeptPage::position).max().orElse(0);
+    for (ReadPage read : pages) {
+      Optional<KeptPage> same =
+          known.stream().filter(page -> page.read().name().equals(read.name())).findFirst();
+      if (same.isPresent()) {
+        throw new RefusedException(
+            "“%s” is among the pages already. Remove it first.".formatted(read.name()));
+      }
+      last++;
+      evidence.insertPage(row.id(), PageStore.row(KeptPage.of(last, origin, read)));
     }
-    for (int i = 0; i < drawn.terms().size(); i++) {
-      evidence.insertTerm(id, i + 1, drawn.terms().get(i));
+    return drawn(context, row);
+  }
+
+  /** Leaves a page out, or takes it in again; everything drawn follows. */
+  @Transactional
+  public KeptEvidence leaveOut(SiteContext context, long id, int position, boolean out) {
+    EvidenceRow row = latest(context, id);
+    evidence.updatePage(row.id(), PageStore.row(page(row, position).leftOut(out)));
+    return drawn(context, row);
+  }
+
+  /** Puts a block, from 0, of a page in or out; everything drawn follows. */
+  @Transactional
+  public KeptEvidence put(SiteContext context, long id, int position, int block, boolean in) {
+    EvidenceRow row = latest(context, id);
+    KeptPage page = page(row, position);
+    if (block < 0 || block >= page.read().blocks().size()) {
+      throw new NotFoundException("block", block);
     }
+    evidence.updatePage(row.id(), PageStore.row(page.put(block, in)));
+    return drawn(context, row);
+  }
+
+  /** Removes a page that a person brought; what was found by search can only be left out. */
+  @Transactional
+  public KeptEvidence remove(SiteContext context, long id, int position) {
+    EvidenceRow row = latest(context, id);
+    if (evidence.removePage(row.id(), position) == 0) {
+      throw new NotFoundException("page of one's own", position);
+    }
+    return drawn(context, row);
+  }
+
+  private EvidenceRow latest(SiteContext context, long id) {
+    return evidence
+        .lock(context.siteId(), id)
+        .orElseThrow(
+            () ->
+                new RefusedException(
+                    "This evidence has been fetched again. Look at the latest one."));
+  }
+
+  private KeptPage page(EvidenceRow row, int position) {
+    return drawing.pages(row.id()).stream()
+        .filter(page -> page.position() == position)
+        .findFirst()
+        .orElseThrow(() -> new NotFoundException("page", position));
   }
 }

@@ -9,8 +9,9 @@ interface SearchService {
    * The pages that rank for a phrase, best first.
    *
    * @param simulated whether the service says that it made them up
+   * @param missing a sentence for each page that it named and could not be read
    */
-  record Found(boolean simulated, List<ReadPage> pages) {}
+  record Found(boolean simulated, List<ReadPage> pages, List<String> missing) {}
 
   /** Whether one is connected. */
   boolean isConnected();
@@ -18,7 +19,7 @@ interface SearchService {
   /**
    * Searches.
    *
-   * @throws SearchFailedException when it does not answer as it should
+   * @throws SearchFailedException when it does not answer as it should, or no page can be read
    */
   Found search(String phrase);
 

@@ -68,6 +68,11 @@ interface GroupMapper {
       @Param("mode") GroupingSettings.Mode mode,
       @Param("near") int near);
 
+  /** The primary keyword of a group. */
+  record PrimaryRow(long groupId, String text) {}
+
+  List<PrimaryRow> primaries(@Param("siteId") long siteId, @Param("ids") List<Long> ids);
+
   List<GroupState> states(@Param("siteId") long siteId, @Param("ids") List<Long> ids);
 
   List<GroupState> named(@Param("siteId") long siteId, @Param("name") String name);

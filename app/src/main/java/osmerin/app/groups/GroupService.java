@@ -109,6 +109,15 @@ public class GroupService {
     return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()));
   }
 
+  /** The primary keywords of those of these groups that have one, by the group. */
+  public Map<Long, String> primaries(SiteContext context, List<Long> groupIds) {
+    Map<Long, String> primaries = new HashMap<>();
+    groups
+        .primaries(context.siteId(), groupIds)
+        .forEach(primary -> primaries.put(primary.groupId(), primary.text()));
+    return primaries;
+  }
+
   /** The names of those of these groups that there are, by id, in the order asked. */
   public Map<Long, String> names(SiteContext context, List<Long> groupIds) {
     Map<Long, String> found = new HashMap<>();

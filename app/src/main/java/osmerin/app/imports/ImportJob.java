@@ -25,6 +25,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.app.work.LongWork;
+import osmerin.app.work.WorkKind;
 import osmerin.app.work.WorkStoppedException;
 import osmerin.core.text.Counted;
 import osmerin.formats.keywords.Column;
@@ -120,7 +121,8 @@ public class ImportJob {
   @Transactional
   UUID order(SiteContext context, Waiting upload, FileReading reading) {
     uploads.requireReadable(context, upload, reading);
-    UUID id = work.begin(context, "Import", upload.name());
+    UUID id =
+        work.begin(context, WorkKind.IMPORT, upload.name(), context.base() + "/research/import");
     Order order = Order.of(context, id, upload.id(), reading);
     boolean fresh =
         jobs.scheduleIfNotExists(

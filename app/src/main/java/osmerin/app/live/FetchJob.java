@@ -8,7 +8,6 @@ import java.io.Serializable;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -24,6 +23,7 @@ import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.Work;
+import osmerin.app.work.WorkKind;
 import osmerin.app.work.WorkStoppedException;
 import osmerin.formats.text.UnreadableFileException;
 
@@ -37,10 +37,6 @@ public class FetchJob {
   private static final Logger LOG = LoggerFactory.getLogger(FetchJob.class);
   private static final TaskDescriptor<Order> TASK = TaskDescriptor.of("fetch", Order.class);
 
-  /** So long somebody waits before they are shown how far it is. */
-  private static final Duration PATIENCE = Duration.ofSeconds(3);
-
-  private static final long GLANCE_MILLIS = 50;
   private static final int LONGEST_ADDRESS = 2_000;
 
   /** What is to be fetched, and for whom. */
@@ -82,26 +78,11 @@ public class FetchJob {
     if (address.isEmpty() || address.length() > LONGEST_ADDRESS) {
       throw new RefusedException("Type the address of a sitemap or a feed.");
     }
-    UUID id = work.begin(context, "Fetch", address);
+    UUID id =
+        work.begin(context, WorkKind.FETCH, address, context.base() + "/live/inventory/bring-in");
     Order order = new Order(context.siteId(), context.personId(), id, address);
     jobs.scheduleIfNotExists(TASK.instance(id.toString()).data(order).scheduledTo(clock.instant()));
     return id;
-  }
-
-  /** How it stands once it is over, or after a moment of waiting. */
-  Work glance(SiteContext context, UUID id) {
-    long glances = PATIENCE.toMillis() / GLANCE_MILLIS + 1;
-    Work now = work.get(context, id);
-    for (long i = 0; i < glances && !now.isOver(); i++) {
-      try {
-        Thread.sleep(GLANCE_MILLIS);
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        return now;
-      }
-      now = work.get(context, id);
-    }
-    return now;
   }
 
   /** Open to this package, since the job calls it through a proxy. */
@@ -119,36 +100,18 @@ public class FetchJob {
               context,
               order.address(),
               (step, part, total) -> work.step(order.work(), step, part, total));
-      done(context, begun, live + kept);
+      work.doneAtAGlance(
+          context,
+          begun.id(),
+          "The pages of " + begun.name() + " are ready to import.",
+          live + kept);
     } catch (WorkStoppedException e) {
       LOG.info("fetching {} was stopped", order.work());
     } catch (UnreadableFileException | RefusedException e) {
-      failed(context, begun, String.valueOf(e.getMessage()), again);
+      work.failedAtAGlance(context, begun.id(), String.valueOf(e.getMessage()), again);
     } catch (RuntimeException e) {
       LOG.error("fetching {} failed", order.work(), e);
-      failed(context, begun, "It broke off. The log of today says why.", again);
-    }
-  }
-
-  /** Whoever still waits sees it without a notice. */
-  private boolean isWaitedFor(Work begun) {
-    return clock.instant().isBefore(begun.startedAt().plus(PATIENCE));
-  }
-
-  private void done(SiteContext context, Work begun, String path) {
-    if (isWaitedFor(begun)) {
-      work.doneQuietly(begun.id(), path);
-    } else {
-      work.done(
-          context, begun.id(), "The pages of " + begun.name() + " are ready to import.", path);
-    }
-  }
-
-  private void failed(SiteContext context, Work begun, String fault, String path) {
-    if (isWaitedFor(begun)) {
-      work.failedQuietly(begun.id(), fault, path);
-    } else {
-      work.failed(context, begun.id(), fault, path);
+      work.failedAtAGlance(context, begun.id(), "It broke off. The log of today says why.", again);
     }
   }
 

@@ -26,6 +26,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.app.work.LongWork;
 import osmerin.app.work.Work;
 import osmerin.core.text.Counted;
 import osmerin.core.workday.DayText;
@@ -40,6 +41,7 @@ class InventoryController {
 
   private final InventoryIntake intake;
   private final FetchJob fetches;
+  private final LongWork works;
   private final LiveMatching matching;
   private final Overlap overlap;
   private final GroupService groups;
@@ -48,6 +50,7 @@ class InventoryController {
   InventoryController(
       InventoryIntake intake,
       FetchJob fetches,
+      LongWork works,
       LiveMatching matching,
       Overlap overlap,
       GroupService groups,
@@ -55,6 +58,7 @@ class InventoryController {
     this.articles = articles;
     this.intake = intake;
     this.fetches = fetches;
+    this.works = works;
     this.matching = matching;
     this.overlap = overlap;
     this.groups = groups;
@@ -111,7 +115,7 @@ class InventoryController {
       HttpServletResponse response) {
     String typed = address == null ? "" : address;
     try {
-      Work work = fetches.glance(site, fetches.order(site, typed));
+      Work work = works.glance(site, fetches.order(site, typed));
       if (work.state() == Work.State.FAILED) {
         return fault(String.valueOf(work.fault()), typed, model, response);
       }

@@ -24,6 +24,7 @@ import osmerin.app.live.InventoryMapper.IncomingRow;
 import osmerin.app.live.InventoryMapper.ProblemRow;
 import osmerin.app.live.InventoryMapper.ReadingRow;
 import osmerin.app.platform.data.CopyIn;
+import osmerin.app.platform.outside.GuardedFetch;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -20,6 +21,7 @@ import osmerin.app.platform.data.LikePattern;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.GroupsTaken;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -38,8 +40,15 @@ public class PitchService implements Reversal {
   private final ArticleService articles;
   private final History history;
   private final Notices notices;
+  private final ApplicationEventPublisher events;
 
-  PitchService(PitchMapper pitches, ArticleService articles, History history, Notices notices) {
+  PitchService(
+      PitchMapper pitches,
+      ArticleService articles,
+      History history,
+      Notices notices,
+      ApplicationEventPublisher events) {
+    this.events = events;
     this.pitches = pitches;
     this.articles = articles;
     this.history = history;
@@ -93,6 +102,7 @@ public class PitchService implements Reversal {
       throw new RefusedException("All of them are pitched already; they wait under Pitches.");
     }
     history.note(context, Right.PITCH, Counted.of(changes.size(), "group") + " pitched.", changes);
+    events.publishEvent(new GroupsTaken(context, groups.stream().map(GroupToPitch::id).toList()));
     return changes.size();
   }
 

@@ -18,8 +18,8 @@ import org.springframework.web.client.RestClient;
 import org.springframework.web.client.RestClientException;
 import org.springframework.web.client.RestClientResponseException;
 import org.springframework.web.util.UriComponentsBuilder;
-import osmerin.app.platform.web.OutsideCalls;
-import osmerin.app.platform.web.OutsideHttp;
+import osmerin.app.platform.outside.OutsideCalls;
+import osmerin.app.platform.outside.OutsideHttp;
 import tools.jackson.databind.JsonNode;
 
 /** A blog host that speaks Micropub (W3C Recommendation, 23 May 2017), in JSON. */

@@ -1,6 +1,7 @@
 package osmerin.app.research;
 
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -21,6 +22,14 @@ public class SiteKeywords {
   /** All of a site. */
   public List<KnownKeyword> all(long siteId) {
     return StoredKeyword.known(keywords.keywords(siteId));
+  }
+
+  /** Those with these normal forms, in the order of those. */
+  public List<KnownKeyword> named(long siteId, Collection<String> normals) {
+    List<String> order = List.copyOf(normals);
+    return StoredKeyword.known(keywords.keywordsNamed(siteId, order)).stream()
+        .sorted(Comparator.comparingInt(known -> order.indexOf(known.keyword().normal())))
+        .toList();
   }
 
   /** Those of these groups, and these by their ids. */

@@ -22,6 +22,9 @@ interface SiteKeywordsMapper {
 
   List<StoredKeyword> keywords(@Param("siteId") long siteId);
 
+  List<StoredKeyword> keywordsNamed(
+      @Param("siteId") long siteId, @Param("normals") List<String> normals);
+
   List<StoredKeyword> keywordsOf(
       @Param("siteId") long siteId,
       @Param("groups") List<Long> groups,

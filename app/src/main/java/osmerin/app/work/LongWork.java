@@ -1,6 +1,7 @@
 package osmerin.app.work;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -18,6 +19,11 @@ import osmerin.app.site.SiteContext;
  */
 @Service
 public class LongWork {
+  /** So long somebody waits before they are shown how far it is. */
+  private static final Duration PATIENCE = Duration.ofSeconds(3);
+
+  private static final long GLANCE_MILLIS = 50;
+
   private final WorkMapper work;
   private final Notices notices;
   private final Clock clock;
@@ -31,13 +37,13 @@ public class LongWork {
   /**
    * Work that is about to begin.
    *
-   * @param kind "Import"
    * @param name of what is worked on
+   * @param path of the page where it was begun
    */
   @Transactional
-  public UUID begin(SiteContext context, String kind, String name) {
+  public UUID begin(SiteContext context, WorkKind kind, String name, String path) {
     UUID id = UUID.randomUUID();
-    work.insert(id, context.siteId(), context.personId(), kind, name, clock.instant());
+    work.insert(id, context.siteId(), context.personId(), kind, name, path, clock.instant());
     return id;
   }
 
@@ -89,15 +95,52 @@ public class LongWork {
     tell(context, get(context, id).name() + ": " + fault, path);
   }
 
-  /** The same as {@link #done} where whoever began it sees what came of it anyway. */
+  /** How it stands once it is over, or after a moment of waiting. */
+  public Work glance(SiteContext context, UUID id) {
+    long glances = PATIENCE.toMillis() / GLANCE_MILLIS + 1;
+    Work now = get(context, id);
+    for (long i = 0; i < glances && !now.isOver(); i++) {
+      try {
+        Thread.sleep(GLANCE_MILLIS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        return now;
+      }
+      now = get(context, id);
+    }
+    return now;
+  }
+
+  /** Whoever still waits at a {@link #glance} sees what comes of it without a notice. */
+  private boolean isWaitedFor(SiteContext context, UUID id) {
+    return clock.instant().isBefore(get(context, id).startedAt().plus(PATIENCE));
+  }
+
+  /** The same as {@link #done}; without a notice to somebody who still waits for it. */
   @Transactional
-  public void doneQuietly(UUID id, String path) {
+  public void doneAtAGlance(SiteContext context, UUID id, String sentence, String path) {
+    if (isWaitedFor(context, id)) {
+      doneQuietly(id, path);
+    } else {
+      done(context, id, sentence, path);
+    }
+  }
+
+  /** The same as {@link #failed}; without a notice to somebody who still waits for it. */
+  @Transactional
+  public void failedAtAGlance(SiteContext context, UUID id, String fault, String path) {
+    if (isWaitedFor(context, id)) {
+      failedQuietly(id, fault, path);
+    } else {
+      failed(context, id, fault, path);
+    }
+  }
+
+  private void doneQuietly(UUID id, String path) {
     work.end(id, Work.State.DONE, null, path, clock.instant());
   }
 
-  /** The same as {@link #failed} where whoever began it sees that anyway. */
-  @Transactional
-  public void failedQuietly(UUID id, String fault, String path) {
+  private void failedQuietly(UUID id, String fault, String path) {
     work.end(id, Work.State.FAILED, fault, path, clock.instant());
   }
 

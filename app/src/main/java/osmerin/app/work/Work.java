@@ -12,12 +12,12 @@ import org.jspecify.annotations.Nullable;
  * @param step what is being done, in words
  * @param done of {@code total}; 0 of 0 where nothing is counted
  * @param fault why it failed, null when it did not
- * @param path of the page that shows what came of it
+ * @param path of the page that shows what came of it; until it ends, of that where it was begun
  */
 public record Work(
     UUID id,
     long personId,
-    String kind,
+    WorkKind kind,
     String name,
     State state,
     String step,

@@ -13,8 +13,9 @@ interface WorkMapper {
       @Param("id") UUID id,
       @Param("siteId") long siteId,
       @Param("personId") long personId,
-      @Param("kind") String kind,
+      @Param("kind") WorkKind kind,
       @Param("name") String name,
+      @Param("path") String path,
       @Param("at") Instant at);
 
   Optional<Work> find(@Param("siteId") long siteId, @Param("id") UUID id);

@@ -12,6 +12,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
+import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.history.UndoService;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
@@ -118,7 +119,7 @@ class BriefServiceTest extends ApplicationTest {
 
   @Test
   void evidenceIsDrawnOverHttpAndMarkedSimulated() {
-    EvidenceService.Kept kept = evidence.fetch(site, "catching eels at night");
+    KeptEvidence kept = evidence.fetch(site, "catching eels at night");
     assertThat(kept.simulated()).isTrue();
     assertThat(kept.evidence().pages()).hasSize(10);
     assertThat(kept.evidence().length()).isPresent();

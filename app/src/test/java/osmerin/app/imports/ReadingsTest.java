@@ -15,6 +15,7 @@ import osmerin.app.support.ApplicationTest;
 import osmerin.app.topics.TopicService;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.Progress;
+import osmerin.app.work.WorkKind;
 import osmerin.app.work.WorkStoppedException;
 import osmerin.formats.keywords.Column;
 import osmerin.formats.keywords.FileReading;
@@ -69,7 +70,7 @@ class ReadingsTest extends ApplicationTest {
   @Test
   void workThatIsStoppedKeepsNothing() {
     UUID id = uploads.keep(site, "eels.csv", "keyword\neel\nelver\n".getBytes());
-    UUID watched = work.begin(site, "Import", "eels.csv");
+    UUID watched = work.begin(site, WorkKind.IMPORT, "eels.csv", "/begun");
     work.stop(site, watched);
     FileReading reading = guess(file("keyword\neel\nelver\n"));
     assertThatThrownBy(

@@ -3,7 +3,6 @@ package osmerin.app.live;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.net.InetAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -14,7 +13,6 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.grouping.GroupEdits;
@@ -257,24 +255,6 @@ class InventoryTest extends ApplicationTest {
   void addressesWithinTheOwnNetworkAndNonsenseAreRefused(String address) {
     assertThatThrownBy(() -> intake.keepFrom(site, address, Progress.UNWATCHED))
         .isInstanceOf(RefusedException.class);
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    "127.0.0.1, true",
-    "192.168.1.1, true",
-    "172.16.0.1, true",
-    "100.64.0.1, true",
-    "0.0.0.0, true",
-    "fc00::1, true",
-    "fe80::1, true",
-    "::1, true",
-    "203.0.113.5, false",
-    "100.128.0.1, false",
-    "2001:db8::1, false",
-  })
-  void whichAddressesAreWithin(String address, boolean inside) throws Exception {
-    assertThat(InsideAddress.isInside(InetAddress.getByName(address))).isEqualTo(inside);
   }
 
   /** So many that pages decide. */

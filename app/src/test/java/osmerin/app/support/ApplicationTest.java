@@ -82,6 +82,8 @@ public abstract class ApplicationTest {
     registry.add("osmerin.mail.port", MAIL::smtpPort);
     registry.add("osmerin.publish-every", () -> "500ms");
     registry.add("db-scheduler.polling-interval", () -> "300ms");
+    // Many tests commission a group and need no evidence of it.
+    registry.add("osmerin.evidence.ahead", () -> "false");
     registry.add("osmerin.search.address", () -> SEARCH.address().toString());
     registry.add("osmerin.blog-host.micropub", BLOG::micropub);
     registry.add("osmerin.blog-host.token", () -> TestBlogHost.TOKEN);

@@ -30,10 +30,11 @@ class LongWorkTest extends ApplicationTest {
 
   @Test
   void whoBeganItIsToldWhenItEndsAndWhereTheResultIs() {
-    UUID id = work.begin(strategist, "Import", "eels.csv");
+    UUID id = work.begin(strategist, WorkKind.IMPORT, "eels.csv", "/begun");
     work.step(id, "Reading the rows", 500, 2_000);
     Work now = work.get(owner, id);
     assertThat(now.isOver()).isFalse();
+    assertThat(now.path()).isEqualTo("/begun");
     assertThat(now.done()).isEqualTo(500);
     work.done(strategist, id, "eels.csv is imported.", "/somewhere");
     assertThat(work.get(owner, id).path()).isEqualTo("/somewhere");
@@ -45,7 +46,7 @@ class LongWorkTest extends ApplicationTest {
 
   @Test
   void whatFailedSaysWhy() {
-    UUID id = work.begin(strategist, "Import", "eels.csv");
+    UUID id = work.begin(strategist, WorkKind.IMPORT, "eels.csv", "/begun");
     work.failed(strategist, id, "The file breaks off.", "/again");
     assertThat(work.get(owner, id).fault()).isEqualTo("The file breaks off.");
     assertThat(notices.of(strategist.personId(), 0, 5).get(0).text())
@@ -54,9 +55,9 @@ class LongWorkTest extends ApplicationTest {
 
   @Test
   void anOwnerStopsAnybodysAndOthersOnlyTheirOwn() {
-    UUID owners = work.begin(owner, "Import", "eels.csv");
+    UUID owners = work.begin(owner, WorkKind.IMPORT, "eels.csv", "/begun");
     assertThatThrownBy(() -> work.stop(strategist, owners)).isInstanceOf(ForbiddenException.class);
-    UUID strategists = work.begin(strategist, "Import", "more.csv");
+    UUID strategists = work.begin(strategist, WorkKind.IMPORT, "more.csv", "/begun");
     work.stop(owner, strategists);
     assertThat(work.get(owner, strategists).isStopped()).isTrue();
     assertThatThrownBy(() -> work.step(strategists, "Reading", 1, 2))
@@ -77,7 +78,7 @@ class LongWorkTest extends ApplicationTest {
     return new Work(
         UUID.randomUUID(),
         1,
-        "Import",
+        WorkKind.IMPORT,
         "x",
         Work.State.RUNNING,
         "",

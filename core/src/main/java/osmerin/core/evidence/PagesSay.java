@@ -5,8 +5,12 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
 import osmerin.core.text.StopWords;
@@ -14,8 +18,8 @@ import osmerin.core.text.Words;
 
 /**
  * What several pages say: headings of the same meaning with their usual place, questions, and
- * points with the sentences that make them. By words; the pages are of one language. A heading that
- * is the title of its page is none.
+ * points with the sentences that make them. By words, and by meaning where that is known; the pages
+ * are of one language. A heading that is the title of its page is none.
  *
  * @param headings the one of most pages first, by place at a tie
  * @param questions what most pages ask first
@@ -28,6 +32,11 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   private static final double SAME_HEADING = 0.55;
 
   private static final double SAME_POINT = 0.4;
+
+  /** The same where likeness is meaning too. */
+  private static final double MEANS_HEADING = 0.55;
+
+  private static final double MEANS_POINT = 0.5;
   private static final int SHORTEST_POINT = 6;
   private static final int LONGEST_POINT = 45;
   private static final int LONGEST_QUESTION = 25;
@@ -79,12 +88,22 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
     points = List.copyOf(points);
   }
 
-  /** Draws it from pages. */
+  /** Draws it from pages by their words. */
   public static PagesSay of(List<ReadPage> pages) {
+    return of(pages, null);
+  }
+
+  /**
+   * Draws it from pages by words and meaning; by words alone when it does not know the language of
+   * one of them.
+   */
+  public static PagesSay of(List<ReadPage> pages, @Nullable Meaning meaning) {
     Stems stems = new Stems();
     List<Said> all = new ArrayList<>();
+    boolean known = meaning != null;
     for (int page = 0; page < pages.size(); page++) {
       Language language = language(pages.get(page));
+      known &= known && meaning.knows(language);
       Set<String> title = stems(stems, pages.get(page).title(), language);
       for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
         Set<String> its = stems(stems, sentence.text(), language);
@@ -93,7 +112,28 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         }
       }
     }
-    return new PagesSay(headings(all), questions(all), points(all, pages));
+    Gathering gathering = new Gathering(known ? meaning : null);
+    return new PagesSay(
+        headings(all, gathering), questions(all, gathering), points(all, pages, gathering));
+  }
+
+  /** Gathers what was said by words, or by words and meaning. */
+  private record Gathering(@Nullable Meaning meaning) {
+    List<List<Said>> of(List<Said> said, double byWords, double byMeaning) {
+      List<Set<String>> stems = said.stream().map(Said::stems).toList();
+      return Alike.gathered(stems, vectors(said), meaning == null ? byWords : byMeaning).stream()
+          .map(same -> same.stream().map(said::get).toList())
+          .toList();
+    }
+
+    private float @Nullable [][] vectors(List<Said> said) {
+      if (meaning == null) {
+        return null;
+      }
+      Map<String, float[]> vectors =
+          meaning.vectors(said.stream().map(Said::text).collect(Collectors.toSet()));
+      return said.stream().map(one -> vectors.get(one.text())).toArray(float[][]::new);
+    }
   }
 
   /** The language of which a page has the most stop words; English at a tie. */
@@ -122,9 +162,9 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
     return subject.isEmpty() ? stems.subject(text, language) : subject;
   }
 
-  private static List<Heading> headings(List<Said> all) {
+  private static List<Heading> headings(List<Said> all, Gathering gathering) {
     List<Said> headings = all.stream().filter(said -> said.sentence().isHeading()).toList();
-    return gathered(headings, SAME_HEADING).stream()
+    return gathering.of(headings, SAME_HEADING, MEANS_HEADING).stream()
         .map(
             same ->
                 new Heading(
@@ -139,9 +179,9 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         .toList();
   }
 
-  private static List<String> questions(List<Said> all) {
+  private static List<String> questions(List<Said> all, Gathering gathering) {
     List<Said> asked = all.stream().filter(PagesSay::isQuestion).toList();
-    return gathered(asked, SAME_HEADING).stream()
+    return gathering.of(asked, SAME_HEADING, MEANS_HEADING).stream()
         .sorted(Comparator.comparingInt(same -> -pages(same)))
         .map(same -> central(same).text())
         .limit(MOST)
@@ -160,7 +200,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
     return ASKS.matcher(said.text().strip()).find() || said.sentence().isHeading() && begins;
   }
 
-  private static List<Point> points(List<Said> all, List<ReadPage> pages) {
+  private static List<Point> points(List<Said> all, List<ReadPage> pages, Gathering gathering) {
     List<Said> stated =
         all.stream()
             .filter(said -> said.sentence().isWriting() && !said.sentence().isHeading())
@@ -168,7 +208,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
             .filter(said -> Words.count(said.text()) >= SHORTEST_POINT)
             .filter(said -> Words.count(said.text()) <= LONGEST_POINT && said.stems().size() >= 3)
             .toList();
-    return gathered(stated, SAME_POINT).stream()
+    return gathering.of(stated, SAME_POINT, MEANS_POINT).stream()
         .filter(same -> pages(same) > 1)
         .map(same -> point(same, pages))
         .sorted(
@@ -185,12 +225,6 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
             .map(s -> new Source(pages.get(s.page()).name(), s.sentence().number()))
             .toList();
     return new Point(central(same).text(), sources);
-  }
-
-  private static List<List<Said>> gathered(List<Said> said, double least) {
-    return Alike.gathered(said.stream().map(Said::stems).toList(), least).stream()
-        .map(same -> same.stream().map(said::get).toList())
-        .toList();
   }
 
   private static int pages(List<Said> same) {

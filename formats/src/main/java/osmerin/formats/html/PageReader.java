@@ -113,7 +113,17 @@ public final class PageReader {
 
   private static String title(Document document) {
     Element first = document.selectFirst("h1");
-    return document.title().isBlank() && first != null ? first.text() : document.title();
+    return clean(document.title().isBlank() && first != null ? first.text() : document.title());
+  }
+
+  /**
+   * Without control characters, and without marks that turn the direction of what is written: they
+   * would turn what stands beside it on a page of ours too.
+   */
+  private static String clean(String text) {
+    return text.replaceAll("[\\s\\u00a0]+", " ")
+        .replaceAll("[\\p{Cc}\\u061c\\u200e\\u200f\\u202a-\\u202e\\u2066-\\u2069]", "")
+        .strip();
   }
 
   private static Kind kind(Run run) {
@@ -218,7 +228,7 @@ public final class PageReader {
     }
 
     void end() {
-      String text = open.text.toString().replaceAll("[\\s\\u00a0]+", " ").strip();
+      String text = clean(open.text.toString());
       if (!text.isEmpty() && Words.count(text) > 0) {
         open.text.setLength(0);
         open.text.append(text);

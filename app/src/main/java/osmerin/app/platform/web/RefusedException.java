@@ -1,7 +1,7 @@
 package osmerin.app.platform.web;
 
 /** Something a person asked for that cannot be done as things stand; the message says why. */
-public final class RefusedException extends RuntimeException {
+public class RefusedException extends RuntimeException {
   private static final long serialVersionUID = 1;
 
   public RefusedException(String message) {

@@ -1,4 +1,4 @@
-package osmerin.app.platform.web;
+package osmerin.app.platform.outside;
 
 import java.io.IOException;
 import java.io.InputStream;

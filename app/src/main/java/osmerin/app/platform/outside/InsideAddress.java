@@ -1,4 +1,4 @@
-package osmerin.app.live;
+package osmerin.app.platform.outside;
 
 import java.net.InetAddress;
 import java.net.UnknownHostException;

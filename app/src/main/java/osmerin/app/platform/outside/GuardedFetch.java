@@ -1,4 +1,4 @@
-package osmerin.app.live;
+package osmerin.app.platform.outside;
 
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
@@ -9,6 +9,7 @@ import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -35,8 +36,8 @@ import osmerin.app.platform.web.RefusedException;
  * resolved. Bytes and time are bounded for all that is fetched in one {@link Session}.
  */
 @Component
-class GuardedFetch {
-  static final int MOST_BYTES = 50_000_000;
+public class GuardedFetch {
+  public static final int MOST_BYTES = 50_000_000;
   static final Duration MOST_TIME = Duration.ofSeconds(30);
 
   private static final int MOST_REDIRECTS = 3;
@@ -119,17 +120,29 @@ class GuardedFetch {
   }
 
   /** Begins to fetch; time runs from now on. */
-  Session session() {
+  public Session session() {
     return new Session(System.nanoTime() + mostTime.toNanos());
   }
 
   /** One file, in a session of its own. */
-  byte[] get(String typed) {
+  public byte[] get(String typed) {
     return session().get(typed);
   }
 
+  /** It was asked and answered something other than the file. */
+  private static final class AnsweredException extends RefusedException {
+    private static final long serialVersionUID = 1;
+
+    private final int status;
+
+    AnsweredException(URI address, int status) {
+      super("“%s” answers with %s.".formatted(address, status));
+      this.status = status;
+    }
+  }
+
   /** What is fetched for one request of a person, within one bound of bytes and time. */
-  final class Session {
+  public final class Session {
     private final long deadline;
     private int bytesLeft = MOST_BYTES;
 
@@ -143,7 +156,7 @@ class GuardedFetch {
      * @throws RefusedException when it may not be asked, is not there, or takes too much or too
      *     long
      */
-    byte[] get(String typed) {
+    public byte[] get(String typed) {
       URI address = address(typed);
       for (int hop = 0; hop <= MOST_REDIRECTS; hop++) {
         Answer answer = ask(address);
@@ -153,6 +166,22 @@ class GuardedFetch {
         address = address(resolved(address, answer.redirect()));
       }
       throw new RefusedException("“" + typed + "” leads on and on to other addresses.");
+    }
+
+    /**
+     * Fetches a file that need not be there: empty when the host says so.
+     *
+     * @throws RefusedException when it may not be asked, or takes too much or too long
+     */
+    public Optional<byte[]> find(String typed) {
+      try {
+        return Optional.of(get(typed));
+      } catch (AnsweredException e) {
+        if (e.status >= 400 && e.status < 500) {
+          return Optional.empty();
+        }
+        throw e;
+      }
     }
 
     private Answer ask(URI address) {
@@ -197,7 +226,7 @@ class GuardedFetch {
         return new Answer(to == null ? "" : to.getValue(), new byte[0]);
       }
       if (response.getCode() != 200) {
-        throw new RefusedException("“%s” answers with %s.".formatted(address, response.getCode()));
+        throw new AnsweredException(address, response.getCode());
       }
       try (InputStream body = response.getEntity().getContent()) {
         byte[] bytes = body.readNBytes(bytesLeft + 1);

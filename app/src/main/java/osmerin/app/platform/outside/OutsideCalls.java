@@ -1,4 +1,4 @@
-package osmerin.app.platform.web;
+package osmerin.app.platform.outside;
 
 import io.github.resilience4j.circuitbreaker.CircuitBreaker;
 import io.github.resilience4j.circuitbreaker.CircuitBreakerConfig;

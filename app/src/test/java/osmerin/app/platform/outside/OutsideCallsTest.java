@@ -1,4 +1,4 @@
-package osmerin.app.platform.web;
+package osmerin.app.platform.outside;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

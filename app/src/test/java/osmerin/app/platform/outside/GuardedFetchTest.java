@@ -1,4 +1,4 @@
-package osmerin.app.live;
+package osmerin.app.platform.outside;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,0 +1,68 @@
+package osmerin.app.answers;
+
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.groups.GroupService;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+
+/** Choosing the keyword group of an article on its page. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/group")
+class AnswerController {
+  private final Answers answers;
+  private final GroupService groups;
+
+  AnswerController(Answers answers, GroupService groups) {
+    this.answers = answers;
+    this.groups = groups;
+  }
+
+  /**
+   * Chooses a group, by its id or by its name; neither for none.
+   *
+   * @param seen the group that the person saw
+   */
+  @PostMapping
+  @Needs(Right.COMMISSION)
+  String choose(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Long seen,
+      @RequestParam(required = false) @Nullable Long group,
+      @RequestParam(defaultValue = "") String value,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      RedirectAttributes to) {
+    Long chosen =
+        group != null || value.isBlank() ? group : Long.valueOf(groups.named(site, value));
+    answers.say(site, number.number(), seen, chosen, anyway);
+    Foot.say(to, number + (chosen == null ? " answers no group now." : " has its keyword group."));
+    return back(site, number);
+  }
+
+  /** Makes a group of typed keywords, and chooses it. */
+  @PostMapping("/typed")
+  @Needs(Right.IMPORT)
+  String type(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Long seen,
+      @RequestParam(defaultValue = "") String keywords,
+      RedirectAttributes to) {
+    answers.say(site, number.number(), seen, answers.group(site, keywords), true);
+    Foot.say(to, "A group is made of the keywords; " + number + " answers it.");
+    return back(site, number);
+  }
+
+  private static String back(SiteContext site, ReferenceNumber number) {
+    return "redirect:" + site.base() + "/articles/" + number;
+  }
+}
