@@ -4,6 +4,7 @@ alter table evidence
   add column latest     boolean not null default true,
   add column changed_at timestamptz not null default now(),
   add column by_meaning boolean not null default false,
+  add column about      text,
   add column missing    text[] not null default '{}';
 create unique index evidence_latest_unique on evidence (site_id, normal) where latest;
 create index evidence_phrase on evidence (site_id, normal, fetched_at desc);

@@ -8,19 +8,40 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
  * Says a paragraph in other words, as pages on one subject do: words give way to others of about
- * the same sense, and some sentences are left out. The same random numbers give the same words.
+ * the same sense, some sentences are left out, and some begin otherwise. The same random numbers
+ * give the same words.
  */
 final class Paraphrase {
   private static final Pattern SENTENCE = Pattern.compile("(?<=[.?!]) ");
   private static final double REPLACED = 0.55;
   private static final double LEFT_OUT = 0.2;
+  private static final double OPENED = 0.75;
+  private static final List<String> OPENERS =
+      List.of(
+          "As a rule, ",
+          "In our experience, ",
+          "Put simply, ",
+          "From what we have seen, ",
+          "Long story short: ",
+          "Worth repeating: ",
+          "Our advice: ",
+          "In practice, ",
+          "If in doubt: ",
+          "One more thing: ",
+          "Year after year: ",
+          "Note this down: ",
+          "What we tell everybody: ",
+          "Friends of ours confirm it: ");
+  private static final Set<String> NAMES = Set.of("Tuesday", "European", "Christmas");
 
   private final Map<String, List<String>> otherWords = new HashMap<>();
   private final Pattern known;
@@ -50,10 +71,23 @@ final class Paraphrase {
     for (int i = 0; i < sentences.length; i++) {
       boolean last = i == sentences.length - 1;
       if (random.nextDouble() >= LEFT_OUT || last && said.isEmpty()) {
-        said.add(inOtherWords(sentences[i], random));
+        said.add(opened(inOtherWords(sentences[i], random), random));
       }
     }
     return String.join(" ", said);
+  }
+
+  private static String opened(String sentence, Random random) {
+    String first = sentence.split("[^\\p{L}]", 2)[0];
+    boolean plain =
+        first.length() > 1
+            && first.substring(1).equals(first.substring(1).toLowerCase(Locale.ROOT));
+    if (!plain || NAMES.contains(first) || random.nextDouble() >= OPENED) {
+      return sentence;
+    }
+    return OPENERS.get(random.nextInt(OPENERS.size()))
+        + sentence.substring(0, 1).toLowerCase(Locale.ROOT)
+        + sentence.substring(1);
   }
 
   private String inOtherWords(String sentence, Random random) {

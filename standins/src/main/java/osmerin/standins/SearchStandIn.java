@@ -12,14 +12,26 @@ import java.util.Map;
 
 /**
  * A search service: {@code GET /search?q=PHRASE} gives the ranking pages of a phrase, {@code GET
- * /page?url=ADDRESS} the page behind one of them, {@code GET /openapi.json} describes both. All of
- * it is simulated, and every answer says so.
+ * /page?url=ADDRESS} the page behind one of them, {@code GET /knobs?delay=&failing=&stale=} makes
+ * it misbehave, {@code GET /openapi.json} describes them. All of it is simulated, and every answer
+ * says so.
  */
 public final class SearchStandIn implements AutoCloseable {
-  private static final int RESULTS = 10;
+  /**
+   * How it misbehaves.
+   *
+   * @param delay before each answer, in milliseconds
+   * @param failing the part of pages that are answered with 503, 0–1
+   * @param stale whether it knows what ranked some months ago
+   */
+  public record Knobs(int delay, double failing, boolean stale) {
+    /** It behaves. */
+    public static final Knobs NONE = new Knobs(0, 0, false);
+  }
 
   private final SimulatedWeb web = new SimulatedWeb();
   private final LoopbackServer server;
+  private volatile Knobs knobs = Knobs.NONE;
 
   /**
    * Starts.
@@ -34,14 +46,43 @@ public final class SearchStandIn implements AutoCloseable {
     return server.address();
   }
 
+  /** From now on it misbehaves so. */
+  public void turn(Knobs to) {
+    knobs = to;
+  }
+
   private Answer answer(HttpExchange request) throws IOException {
     Map<String, String> query = LoopbackServer.query(request);
+    if (request.getRequestURI().getPath().equals("/knobs")) {
+      return knobs(query);
+    }
+    waitAWhile();
     return switch (request.getRequestURI().getPath()) {
       case "/search" -> search(query.getOrDefault("q", ""));
       case "/page" -> page(query.getOrDefault("url", ""));
       case "/openapi.json" -> description();
-      default -> Answer.error(404, "not_found", "There is /search, /page and /openapi.json.");
+      default ->
+          Answer.error(404, "not_found", "There is /search, /page, /knobs and /openapi.json.");
     };
+  }
+
+  private Answer knobs(Map<String, String> query) {
+    turn(
+        new Knobs(
+            Math.min(60_000, Integer.parseInt(query.getOrDefault("delay", "0"))),
+            Double.parseDouble(query.getOrDefault("failing", "0")),
+            Boolean.parseBoolean(query.getOrDefault("stale", "false"))));
+    Knobs now = knobs;
+    return Answer.json(
+        200, Map.of("delay", now.delay(), "failing", now.failing(), "stale", now.stale()));
+  }
+
+  private void waitAWhile() {
+    try {
+      Thread.sleep(knobs.delay());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private Answer search(String phrase) {
@@ -49,19 +90,30 @@ public final class SearchStandIn implements AutoCloseable {
       return Answer.error(
           400, "invalid_request", "The parameter q holds the phrase to search for.");
     }
+    SimulatedWeb.Found found = web.search(phrase, knobs.stale());
     List<Map<String, Object>> results = new ArrayList<>();
-    for (int position = 1; position <= RESULTS; position++) {
-      SimulatedWeb.Page page = web.page(phrase, position);
+    for (SimulatedWeb.Page page : found.pages()) {
       Map<String, Object> result = new LinkedHashMap<>();
-      result.put("position", position);
+      result.put("position", results.size() + 1);
       result.put("url", page.address());
       result.put("title", page.title());
       results.add(result);
     }
-    return Answer.json(200, Map.of("query", phrase, "simulated", true, "results", results));
+    Map<String, Object> answer = new LinkedHashMap<>();
+    answer.put("query", phrase);
+    answer.put("simulated", true);
+    if (found.nearest()) {
+      answer.put("about", found.subject());
+    }
+    answer.put("results", results);
+    return Answer.json(200, answer);
   }
 
   private Answer page(String address) {
+    // By the address, so that the same pages fail each time.
+    if (Math.floorMod(address.hashCode(), 1_000) < 1_000 * knobs.failing()) {
+      return Answer.error(503, "busy", "Simulated: this page is not to be had now.");
+    }
     return web.find(address)
         .map(page -> Answer.html(200, page.html()))
         .orElseGet(() -> Answer.error(404, "not_found", "No such page was found by a search."));

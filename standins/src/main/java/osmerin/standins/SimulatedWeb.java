@@ -1,81 +1,99 @@
 package osmerin.standins;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
-import org.jsoup.nodes.Entities;
 
 /**
- * Made-up pages on made-up sites. A page is put together from hand-written sections of the subject
- * that the phrase is about, each page in words of its own; a phrase about nothing known gets
- * sections about going about any subject. The same phrase and position always give the same page,
+ * Made-up pages on made-up sites, about thirteen subjects. A phrase about none of them gets the
+ * subject whose words look most like its own. The same phrase and number always give the same page,
  * so a page can be found again by its address alone.
  */
 final class SimulatedWeb {
   /** A page with its address. */
   record Page(String address, String title, String html) {}
 
-  private record Section(String heading, List<String> paragraphs) {}
+  /**
+   * The pages of a phrase, the best first.
+   *
+   * @param subject they are about
+   * @param nearest whether the phrase is about something else, and this is only the nearest
+   */
+  record Found(String subject, boolean nearest, List<Page> pages) {}
 
-  private record Subject(Set<String> words, List<Section> sections) {}
-
-  private static final List<String> SITES =
+  private static final int NUMBERS = 12;
+  private static final int FRESH_FROM = 9;
+  private static final List<String> NAMES =
+      List.of(
+          "pottery",
+          "beekeeping",
+          "sourdough",
+          "bicycles",
+          "tomatoes",
+          "hens",
+          "knitting",
+          "film",
+          "coffee",
+          "running",
+          "houseplants",
+          "sharpening",
+          "newsletters");
+  private static final List<String> POTTERS =
       List.of(
           "mudandflame",
           "thequietkiln",
           "claybench",
           "potters-almanac",
           "slowglaze",
-          "wheelhouse-notes",
-          "stonewarediary",
-          "ashandember",
-          "thirdfiring",
-          "kitchenpottery",
-          "fettlingknife",
-          "coneandcraft");
-  private static final List<String> TITLES =
-      List.of(
-          "%s: what works and what does not",
-          "%s, explained from the bench",
-          "A plain guide to %s",
-          "%s for the home studio",
-          "Everything we learned about %s",
-          "%s: questions and answers",
-          "Getting %s right",
-          "%s, step by step",
-          "What nobody tells you about %s",
-          "%s without the guesswork");
+          "wheelhouse-notes");
 
-  private final Paraphrase paraphrase = new Paraphrase();
-  private final List<Subject> subjects = read("/search/pottery.txt");
-  private final List<Section> anySubject = read("/search/any-subject.txt").get(0).sections();
+  private final List<Subject> subjects =
+      NAMES.stream()
+          .flatMap(name -> Subject.read(name, "/search/subjects/" + name + ".txt").stream())
+          .toList();
+  private final PageWriter writer = new PageWriter();
 
-  /** The page at a position, from 1, for a phrase. */
-  Page page(String phrase, int position) {
-    String clean =
-        phrase
-            .toLowerCase(Locale.ROOT)
-            .replaceAll("['’]", "")
-            .replaceAll("[^\\p{L}\\p{N}]+", " ")
-            .strip();
-    Random random = new Random(clean.hashCode() * 31L + position);
-    String title = TITLES.get((position - 1 + Math.abs(clean.hashCode() % 5)) % TITLES.size());
-    String headline = capitalised(title.formatted(clean));
-    String site =
-        SITES.get((Math.floorMod(clean.hashCode(), SITES.size()) + position) % SITES.size());
-    String slug = clean.replace(' ', '-');
-    String address = "https://" + site + ".example/" + position + "/" + slug;
-    return new Page(address, headline, html(headline, clean, random));
+  /**
+   * What ranks for a phrase.
+   *
+   * @param stale as it ranked some months ago: two other pages, and the first two the other way
+   *     round
+   */
+  Found search(String phrase, boolean stale) {
+    String clean = clean(phrase);
+    List<Page> pages = new ArrayList<>();
+    for (int number = 1; number < FRESH_FROM; number++) {
+      pages.add(page(clean, number));
+    }
+    if (stale) {
+      pages.add(0, pages.remove(1));
+    }
+    for (int i = 0; i < 2; i++) {
+      pages.add(page(clean, FRESH_FROM + i + (stale ? 2 : 0)));
+    }
+    Subject subject = about(clean).get(0);
+    return new Found(subject.name(), !isAbout(subject, clean), pages);
+  }
+
+  private static String clean(String phrase) {
+    return phrase
+        .toLowerCase(Locale.ROOT)
+        .replaceAll("['’]", "")
+        .replaceAll("[^\\p{L}\\p{N}]+", " ")
+        .strip();
+  }
+
+  private Page page(String phrase, int number) {
+    Random random = new Random(phrase.hashCode() * 31L + number);
+    List<Subject> about = about(phrase);
+    List<String> sites = about.get(0).sites().isEmpty() ? POTTERS : about.get(0).sites();
+    String site = sites.get(Math.floorMod(phrase.hashCode() + number, sites.size()));
+    String address = "https://" + site + ".example/" + number + "/" + phrase.replace(' ', '-');
+    PageWriter.Written written = writer.write(about, phrase, number, site, random);
+    return new Page(address, written.title(), written.html());
   }
 
   /** The page with this address, when a search could have found it. */
@@ -85,87 +103,50 @@ final class SimulatedWeb {
       if (path.length != 3) {
         return Optional.empty();
       }
-      Page page = page(path[2].replace('-', ' '), Integer.parseInt(path[1]));
+      int number = Integer.parseInt(path[1]);
+      if (number < 1 || number > NUMBERS) {
+        return Optional.empty();
+      }
+      Page page = page(path[2].replace('-', ' '), number);
       return page.address().equals(address) ? Optional.of(page) : Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.empty();
     }
   }
 
-  private String html(String headline, String phrase, Random random) {
-    StringBuilder html = new StringBuilder("<!doctype html><html lang=en><title>");
-    html.append(Entities.escape(headline))
-        .append("</title><nav><a href=/>Home</a></nav><main><h1>");
-    html.append(Entities.escape(headline)).append("</h1>");
-    for (Section section : sections(phrase, random)) {
-      html.append("<h2>").append(written(section.heading(), phrase)).append("</h2>");
-      section
-          .paragraphs()
-          .forEach(
-              text ->
-                  html.append("<p>")
-                      .append(written(paraphrase.of(text, random), phrase))
-                      .append("</p>"));
-    }
-    return html.append("</main><footer>Simulated page. Nothing here exists.</footer></html>")
-        .toString();
+  /** The subjects of a phrase, all of one name; at least one. */
+  private List<Subject> about(String phrase) {
+    List<Subject> own = subjects.stream().filter(s -> isAbout(s, phrase)).toList();
+    String name = own.isEmpty() ? nearest(phrase).name() : own.get(0).name();
+    List<Subject> named = own.stream().filter(s -> s.name().equals(name)).toList();
+    return named.isEmpty() ? List.of(nearest(phrase)) : named;
   }
 
-  private static String written(String text, String phrase) {
-    return Entities.escape(capitalised(text.replace("{phrase}", phrase)));
+  private static boolean isAbout(Subject subject, String phrase) {
+    return List.of(phrase.split(" ")).stream().anyMatch(subject.words()::contains);
   }
 
-  private static String capitalised(String text) {
-    return text.isEmpty()
-        ? text
-        : text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
-  }
-
-  private List<Section> sections(String phrase, Random random) {
-    List<Section> own = new ArrayList<>();
-    List<String> words = List.of(phrase.split("[^\\p{L}\\p{N}]+"));
+  private Subject nearest(String phrase) {
+    Subject best = subjects.get(0);
+    double most = -1;
     for (Subject subject : subjects) {
-      if (words.stream().anyMatch(subject.words()::contains)) {
-        own.addAll(subject.sections());
+      double near =
+          subject.words().stream().mapToDouble(word -> shared(phrase, word)).max().orElse(0);
+      if (near > most) {
+        best = subject;
+        most = near;
       }
     }
-    List<Section> any = new ArrayList<>(anySubject);
-    Collections.shuffle(own, random);
-    Collections.shuffle(any, random);
-    int ownCount = Math.min(own.size(), 4 + random.nextInt(4));
-    int anyCount = own.isEmpty() ? 5 + random.nextInt(4) : 1 + random.nextInt(2);
-    List<Section> chosen = new ArrayList<>(own.subList(0, ownCount));
-    chosen.addAll(any.subList(0, Math.min(any.size(), anyCount)));
-    return chosen;
+    return best;
   }
 
-  /** Reads "= words of a subject", "## heading" and paragraphs parted by empty lines. */
-  private static List<Subject> read(String resource) {
-    List<Subject> subjects = new ArrayList<>();
-    try (BufferedReader lines =
-        new BufferedReader(
-            new InputStreamReader(
-                SimulatedWeb.class.getResourceAsStream(resource), StandardCharsets.UTF_8))) {
-      for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-        add(line.strip(), subjects);
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  /** The part of a word's pairs of letters that stand in the phrase. */
+  private static double shared(String phrase, String word) {
+    int pairs = word.length() - 1;
+    int found = 0;
+    for (int i = 0; i < pairs; i++) {
+      found += phrase.contains(word.substring(i, i + 2)) ? 1 : 0;
     }
-    return subjects;
-  }
-
-  private static void add(String line, List<Subject> subjects) {
-    if (line.startsWith("= ")) {
-      subjects.add(new Subject(Set.of(line.substring(2).split(" ")), new ArrayList<>()));
-    } else if (line.startsWith("## ")) {
-      last(subjects).sections().add(new Section(line.substring(3), new ArrayList<>()));
-    } else if (!line.isEmpty()) {
-      last(last(subjects).sections()).paragraphs().add(line);
-    }
-  }
-
-  private static <T> T last(List<T> list) {
-    return list.get(list.size() - 1);
+    return pairs < 1 ? 0 : (double) found / pairs;
   }
 }

@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterEach;
@@ -55,28 +56,89 @@ class StandInsTest {
       String url = URLEncoder.encode(result.path("url").asString(), StandardCharsets.UTF_8);
       HttpResponse<String> page = get(search.address() + "/page?url=" + url);
       assertThat(page.statusCode()).as(result.toString()).isEqualTo(200);
-      assertThat(Jsoup.parse(page.body()).select("main p").eachText())
+      assertThat(Jsoup.parse(page.body()).select("p, li").eachText())
           .hasSizeGreaterThan(4)
           .noneMatch(text -> text.contains("{"));
     }
   }
 
   /** Whole paragraphs once stood on many pages, so that terms and points were found too easily. */
-  @Test
-  void pagesSayTheSameInWordsOfTheirOwn() {
-    SimulatedWeb web = new SimulatedWeb();
-    for (String phrase : List.of("glaze crawling", "electric kiln wiring", "throwing a bowl")) {
-      Map<String, Integer> paragraphs = new HashMap<>();
-      Map<String, Integer> headings = new HashMap<>();
-      for (int position = 1; position <= 10; position++) {
-        Document page = Jsoup.parse(web.page(phrase, position).html());
-        page.select("main p").eachText().forEach(text -> paragraphs.merge(text, 1, Integer::sum));
-        page.select("h2").eachText().forEach(text -> headings.merge(text, 1, Integer::sum));
-      }
-      long copied = paragraphs.values().stream().filter(times -> times > 1).count();
-      assertThat(copied).as(phrase).isLessThan(paragraphs.size() / 8);
-      assertThat(headings.values()).as(phrase).anyMatch(times -> times >= 4);
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "glaze crawling",
+        "throwing a bowl",
+        "varroa treatment",
+        "sourdough hydration",
+        "bike chain",
+        "blight on tomatoes",
+        "chicken coop",
+        "knitting socks",
+        "film developer",
+        "espresso grind",
+        "half marathon",
+        "repot monstera",
+        "sharpening angle",
+        "newsletter subject line"
+      })
+  void pagesSayTheSameInWordsOfTheirOwn(String phrase) {
+    SimulatedWeb.Found found = new SimulatedWeb().search(phrase, false);
+    assertThat(found.nearest()).isFalse();
+    Map<String, Integer> sentences = new HashMap<>();
+    Map<String, Integer> headings = new HashMap<>();
+    for (SimulatedWeb.Page made : found.pages()) {
+      Document page = Jsoup.parse(made.html());
+      page.select("nav, aside, footer, #comments, .related-posts, .newsletter").remove();
+      page.select("p").eachText().stream()
+          .flatMap(text -> Stream.of(text.split("(?<=[.?!]) ")))
+          .filter(text -> text.split(" ").length > 7)
+          .distinct()
+          .forEach(text -> sentences.merge(text, 1, Integer::sum));
+      page.select("h2").eachText().stream()
+          .map(text -> text.replaceFirst("^(Step )?\\d+[.:] ", ""))
+          .forEach(text -> headings.merge(text, 1, Integer::sum));
     }
+    long copied = sentences.values().stream().filter(times -> times > 1).count();
+    assertThat(copied).isLessThan(sentences.size() / 8);
+    assertThat(headings.values()).anyMatch(times -> times >= 3);
+  }
+
+  @Test
+  void aPhraseAboutSomethingElseGetsTheNearestSubjectAndSaysSo() throws Exception {
+    JsonNode answer = JSON.readTree(get(search.address() + "/search?q=knitwear").body());
+    assertThat(answer.path("about").asString()).isEqualTo("knitting");
+    assertThat(JSON.readTree(get(search.address() + "/search?q=knitting").body()).has("about"))
+        .isFalse();
+  }
+
+  @Test
+  void pagesAreOfSeveralKindsAndLengths() {
+    for (SimulatedWeb.Found found :
+        List.of(
+            new SimulatedWeb().search("beekeeping in autumn", false),
+            new SimulatedWeb().search("buy a bike chain", false))) {
+      assertThat(found.pages()).extracting(SimulatedWeb.Page::title).doesNotHaveDuplicates();
+      assertThat(found.pages()).anyMatch(page -> page.html().contains("Add to basket"));
+      assertThat(found.pages()).anyMatch(page -> page.html().contains("forum-post"));
+    }
+    assertThat(new SimulatedWeb().search("beekeeping in autumn", false).pages())
+        .anyMatch(page -> page.html().contains("<table>"))
+        .anyMatch(page -> page.html().contains("<video"));
+  }
+
+  @Test
+  void itsKnobsMakeItSlowUnreliableAndStale() throws Exception {
+    String phrase = search.address() + "/search?q=hens";
+    JsonNode fresh = JSON.readTree(get(phrase).body());
+    assertThat(get(search.address() + "/knobs?stale=true&failing=1").statusCode()).isEqualTo(200);
+    JsonNode stale = JSON.readTree(get(phrase).body());
+    assertThat(stale.path("results")).isNotEqualTo(fresh.path("results"));
+    String url = URLEncoder.encode(fresh.at("/results/0/url").asString(), StandardCharsets.UTF_8);
+    assertThat(get(search.address() + "/page?url=" + url).statusCode()).isEqualTo(503);
+    search.turn(new SearchStandIn.Knobs(300, 0, false));
+    long from = System.nanoTime();
+    assertThat(JSON.readTree(get(phrase).body())).isEqualTo(fresh);
+    assertThat(System.nanoTime() - from).isGreaterThan(250_000_000);
   }
 
   @Test

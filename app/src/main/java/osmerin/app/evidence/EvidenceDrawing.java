@@ -43,6 +43,7 @@ class EvidenceDrawing {
         row.say() == null ? PagesSay.NOTHING : JSON.readValue(row.say(), PagesSay.class),
         row.byMeaning(),
         row.simulated(),
+        row.about(),
         row.missing(),
         row.fetchedAt());
   }

@@ -24,6 +24,7 @@ interface EvidenceMapper {
       @Nullable Integer wordsHigh,
       @Nullable String say,
       boolean byMeaning,
+      @Nullable String about,
       List<String> missing) {}
 
   /** A page in its place; its blocks and signs as JSON. */
@@ -60,6 +61,7 @@ interface EvidenceMapper {
       @Param("phrase") String phrase,
       @Param("normal") String normal,
       @Param("simulated") boolean simulated,
+      @Param("about") @Nullable String about,
       @Param("at") Instant at,
       @Param("missing") List<String> missing);
 

@@ -136,17 +136,23 @@ public class EvidenceService {
         pages.add(page.at(pages.size() + 1));
       }
     }
-    EvidenceRow row = begin(context, phrase, found.simulated(), found.missing());
+    EvidenceRow row = begin(context, phrase, found);
     pages.forEach(page -> evidence.insertPage(row.id(), PageStore.row(page)));
     return drawn(context, row);
   }
 
-  private EvidenceRow begin(
-      SiteContext context, String phrase, boolean simulated, List<String> missing) {
+  private EvidenceRow begin(SiteContext context, String phrase, SearchService.Found found) {
     String normal = NormalForm.of(phrase);
     evidence.retire(context.siteId(), normal);
     long id =
-        evidence.insert(context.siteId(), phrase, normal, simulated, clock.instant(), missing);
+        evidence.insert(
+            context.siteId(),
+            phrase,
+            normal,
+            found.simulated(),
+            found.about(),
+            clock.instant(),
+            found.missing());
     return evidence.lock(context.siteId(), id).orElseThrow();
   }
 
@@ -164,7 +170,7 @@ public class EvidenceService {
         evidence
             .find(context.siteId(), NormalForm.of(phrase))
             .flatMap(found -> evidence.lock(context.siteId(), found.id()))
-            .orElseGet(() -> begin(context, phrase, false, List.of()));
+            .orElseGet(() -> begin(context, phrase, SearchService.Found.NOTHING));
     List<KeptPage> known = drawing.pages(row.id());
     int last = known.stream().mapToInt(KeptPage::position).max().orElse(0);
     for (ReadPage read : pages) {

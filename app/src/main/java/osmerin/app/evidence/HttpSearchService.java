@@ -40,11 +40,12 @@ class HttpSearchService implements SearchService {
     }
 
     String heading() {
-      return title == null ? "" : title.replaceAll("\\p{Cntrl}", " ").strip();
+      return title == null ? "" : clean(title);
     }
   }
 
-  record Answer(@Nullable Boolean simulated, @Nullable List<Result> results) {}
+  record Answer(
+      @Nullable Boolean simulated, @Nullable String about, @Nullable List<Result> results) {}
 
   private final String address;
   private final RestClient http;
@@ -77,7 +78,7 @@ class HttpSearchService implements SearchService {
       }
       List<Result> results =
           answer.results().stream().filter(Result::isPage).limit(PAGES_READ).toList();
-      return found(Boolean.TRUE.equals(answer.simulated()), results);
+      return found(answer, results);
     } catch (CallNotPermittedException e) {
       throw new SearchFailedException(RESTING);
     } catch (RestClientException e) {
@@ -87,7 +88,7 @@ class HttpSearchService implements SearchService {
   }
 
   /** Reads the pages, some of them side by side; one that fails does not take the others along. */
-  private Found found(boolean simulated, List<Result> results) {
+  private Found found(Answer answer, List<Result> results) {
     List<Future<ReadPage>> reading =
         results.stream().map(result -> readers.submit(() -> read(result))).toList();
     List<ReadPage> pages = new ArrayList<>();
@@ -108,7 +109,8 @@ class HttpSearchService implements SearchService {
           "None of the %s pages could be read. Nothing was changed; try again later."
               .formatted(missing.size()));
     }
-    return new Found(simulated, pages, missing);
+    String about = answer.about() == null ? null : clean(answer.about());
+    return new Found(Boolean.TRUE.equals(answer.simulated()), about, pages, missing);
   }
 
   /** A page came, but nothing can be drawn from it. */
@@ -118,6 +120,11 @@ class HttpSearchService implements SearchService {
     NoTextException(String why) {
       super(why);
     }
+  }
+
+  private static String clean(String text) {
+    String clean = text.replaceAll("\\p{Cntrl}", " ").strip();
+    return clean.substring(0, Math.min(clean.length(), LONGEST));
   }
 
   private static String why(Throwable e) {

@@ -3,6 +3,7 @@ package osmerin.app.evidence;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.EvidenceChange;
 import osmerin.core.evidence.PageKind;
@@ -16,6 +17,7 @@ import osmerin.core.evidence.PagesSay;
  * @param evidence drawn from the others
  * @param say what several of those say, empty for evidence of before
  * @param byMeaning whether that was gathered by meaning, not by words alone
+ * @param about what its pages are about, where the service knew none about the phrase
  * @param missing a sentence for each page that could not be had
  */
 public record KeptEvidence(
@@ -26,6 +28,7 @@ public record KeptEvidence(
     PagesSay say,
     boolean byMeaning,
     boolean simulated,
+    @Nullable String about,
     List<String> missing,
     Instant fetchedAt) {
   public KeptEvidence {

@@ -1,6 +1,7 @@
 package osmerin.app.evidence;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import osmerin.core.evidence.ReadPage;
 
 /** A service that knows what ranks for a phrase. */
@@ -9,9 +10,14 @@ interface SearchService {
    * The pages that rank for a phrase, best first.
    *
    * @param simulated whether the service says that it made them up
+   * @param about the nearest thing it knows pages about, where it knows none about the phrase
    * @param missing a sentence for each page that it named and could not be read
    */
-  record Found(boolean simulated, List<ReadPage> pages, List<String> missing) {}
+  record Found(
+      boolean simulated, @Nullable String about, List<ReadPage> pages, List<String> missing) {
+    /** Nothing was asked. */
+    static final Found NOTHING = new Found(false, null, List.of(), List.of());
+  }
 
   /** Whether one is connected. */
   boolean isConnected();

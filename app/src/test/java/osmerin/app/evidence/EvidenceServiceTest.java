@@ -82,7 +82,7 @@ class EvidenceServiceTest extends ApplicationTest {
             if (pages.isEmpty()) {
               throw new SearchFailedException("It is down.");
             }
-            return new Found(false, pages, missing);
+            return new Found(false, null, pages, missing);
           }
         };
     return new EvidenceService(mapper, drawing, search, transaction, events, Clock.systemUTC());
