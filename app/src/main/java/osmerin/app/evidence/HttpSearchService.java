@@ -50,6 +50,7 @@ class HttpSearchService implements SearchService {
   private final String address;
   private final RestClient http;
   private final OutsideCalls calls = new OutsideCalls("search service");
+  private final OutsideCalls pageCalls = new OutsideCalls("pages of the search service");
   private final ExecutorService readers =
       Executors.newFixedThreadPool(SIDE_BY_SIDE, HttpSearchService::daemon);
 
@@ -72,7 +73,7 @@ class HttpSearchService implements SearchService {
   @Override
   public Found search(String phrase) {
     try {
-      Answer answer = ask(uri("/search", "q", phrase), Answer.class);
+      Answer answer = ask(calls, uri("/search", "q", phrase), Answer.class);
       if (answer == null || answer.results() == null) {
         throw new SearchFailedException("The search service answered nothing that can be read.");
       }
@@ -87,12 +88,26 @@ class HttpSearchService implements SearchService {
     }
   }
 
-  /** Reads the pages, some of them side by side; one that fails does not take the others along. */
   private Found found(Answer answer, List<Result> results) {
-    List<Future<ReadPage>> reading =
-        results.stream().map(result -> readers.submit(() -> read(result))).toList();
     List<ReadPage> pages = new ArrayList<>();
     List<String> missing = new ArrayList<>();
+    // Alone, since a service that rests after failures lets one call through to see how it is.
+    int first = Math.min(1, results.size());
+    read(results.subList(0, first), pages, missing);
+    read(results.subList(first, results.size()), pages, missing);
+    if (pages.isEmpty() && !missing.isEmpty()) {
+      throw new SearchFailedException(
+          "None of the %s pages could be read. Nothing was changed; try again later."
+              .formatted(missing.size()));
+    }
+    String about = answer.about() == null ? null : clean(answer.about());
+    return new Found(Boolean.TRUE.equals(answer.simulated()), about, pages, missing);
+  }
+
+  /** Reads pages, some of them side by side; one that fails does not take the others along. */
+  private void read(List<Result> results, List<ReadPage> pages, List<String> missing) {
+    List<Future<ReadPage>> reading =
+        results.stream().map(result -> readers.submit(() -> read(result))).toList();
     for (int i = 0; i < results.size(); i++) {
       try {
         pages.add(reading.get(i).get());
@@ -104,13 +119,6 @@ class HttpSearchService implements SearchService {
         throw new SearchFailedException("Reading the pages was interrupted.");
       }
     }
-    if (pages.isEmpty() && !missing.isEmpty()) {
-      throw new SearchFailedException(
-          "None of the %s pages could be read. Nothing was changed; try again later."
-              .formatted(missing.size()));
-    }
-    String about = answer.about() == null ? null : clean(answer.about());
-    return new Found(Boolean.TRUE.equals(answer.simulated()), about, pages, missing);
   }
 
   /** A page came, but nothing can be drawn from it. */
@@ -144,13 +152,13 @@ class HttpSearchService implements SearchService {
     readers.shutdownNow();
   }
 
-  private <T> @Nullable T ask(URI address, Class<T> kind) {
+  private <T> @Nullable T ask(OutsideCalls calls, URI address, Class<T> kind) {
     return calls.repeated(() -> http.get().uri(address).retrieve().body(kind));
   }
 
   /** The title is the one that people see among the results. */
   private ReadPage read(Result result) {
-    String html = ask(uri("/page", "url", result.url()), String.class);
+    String html = ask(pageCalls, uri("/page", "url", result.url()), String.class);
     ReadPage page = PageReader.read(result.url(), html == null ? "" : html.replace("\0", ""));
     page.fault()
         .ifPresent(

@@ -47,7 +47,7 @@ class HttpSearchServiceTest {
         SearchService.Found found = service.search(phrase);
         assertThat(found.simulated()).isTrue();
         assertThat(found.pages()).as(phrase).hasSize(10);
-        assertThat(found.pages()).allSatisfy(p -> assertThat(p.keptWords()).isGreaterThan(100));
+        assertThat(found.pages()).allSatisfy(p -> assertThat(p.keptWords()).isGreaterThan(30));
       }
     }
   }

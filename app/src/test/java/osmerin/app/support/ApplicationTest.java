@@ -41,7 +41,7 @@ public abstract class ApplicationTest {
   protected static final TestBlogHost BLOG = new TestBlogHost();
   private static final String DATABASE = TestDatabase.empty("osmerin_tests");
   protected static final MailStandIn MAIL = mail();
-  private static final SearchStandIn SEARCH = search();
+  private static final SearchStandIn SEARCH = startSearch();
   private static final AtomicInteger COUNT = new AtomicInteger();
 
   @Autowired protected TeamService team;
@@ -54,7 +54,12 @@ public abstract class ApplicationTest {
   @Autowired protected StageList stageList;
   @LocalServerPort protected int port;
 
-  private static SearchStandIn search() {
+  /** The search service that the application asks. */
+  protected static SearchStandIn search() {
+    return SEARCH;
+  }
+
+  private static SearchStandIn startSearch() {
     try {
       return new SearchStandIn(0);
     } catch (IOException e) {

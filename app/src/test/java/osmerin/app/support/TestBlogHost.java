@@ -9,9 +9,12 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import osmerin.standins.BlogHostStandIn;
 
@@ -35,6 +38,7 @@ public final class TestBlogHost {
   private final BlogHostStandIn host;
   private final HttpServer front;
   private final HttpClient http = HttpClient.newHttpClient();
+  private final Map<String, String> files = new ConcurrentHashMap<>();
   private volatile Line line = Line.WORKS;
   private volatile Runnable beforeAnswer = () -> {};
   private volatile Runnable afterAnswer = () -> {};
@@ -76,6 +80,15 @@ public final class TestBlogHost {
     return "http://127.0.0.1:" + front.getAddress().getPort() + "/micropub";
   }
 
+  /** From now on the host has this file too. */
+  public void page(String path, String content) {
+    files.put(path, content);
+  }
+
+  public String address(String path) {
+    return "http://127.0.0.1:" + front.getAddress().getPort() + path;
+  }
+
   /** Puts an article on the blog, past Osmerin. */
   public void publish(String title) {
     String form = "h=entry&name=" + title.replace(' ', '+') + "&content=Text";
@@ -101,6 +114,14 @@ public final class TestBlogHost {
 
   private void pass(HttpExchange exchange) throws IOException {
     if (line == Line.DOWN) {
+      exchange.close();
+      return;
+    }
+    String file = files.get(exchange.getRequestURI().getPath());
+    if (file != null) {
+      byte[] bytes = file.getBytes(StandardCharsets.UTF_8);
+      exchange.sendResponseHeaders(200, bytes.length == 0 ? -1 : bytes.length);
+      exchange.getResponseBody().write(bytes);
       exchange.close();
       return;
     }

@@ -42,6 +42,12 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   private static final int LONGEST_QUESTION = 25;
   private static final int MOST = 60;
   private static final int BLOCKS_THAT_TELL = 40;
+
+  /** The number of a heading is its page's, and no part of what it says. */
+  private static final Pattern NUMBERING =
+      Pattern.compile(
+          "^\\W*(?:(?:step|part|no\\.?)\\s+)?\\d{1,2}\\s*[.):–-]\\s+", Pattern.CASE_INSENSITIVE);
+
   private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");
   private static final Set<String> ASKING =
       Set.of("how", "what", "when", "where", "which", "who", "why");
@@ -76,11 +82,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   public record Source(String page, int sentence) {}
 
   /** A sentence of one of the pages, with what it is compared by. */
-  private record Said(int page, ReadPage.Sentence sentence, Set<String> stems) {
-    String text() {
-      return sentence.text();
-    }
-  }
+  private record Said(int page, ReadPage.Sentence sentence, String text, Set<String> stems) {}
 
   public PagesSay {
     headings = List.copyOf(headings);
@@ -106,15 +108,21 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
       known &= known && meaning.knows(language);
       Set<String> title = stems(stems, pages.get(page).title(), language);
       for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
-        Set<String> its = stems(stems, sentence.text(), language);
+        String text = text(sentence);
+        Set<String> its = stems(stems, text, language);
         if (!sentence.isHeading() || !its.equals(title)) {
-          all.add(new Said(page, sentence, its));
+          all.add(new Said(page, sentence, text, its));
         }
       }
     }
     Gathering gathering = new Gathering(known ? meaning : null);
     return new PagesSay(
         headings(all, gathering), questions(all, gathering), points(all, pages, gathering));
+  }
+
+  private static String text(ReadPage.Sentence sentence) {
+    String bare = sentence.isHeading() ? NUMBERING.matcher(sentence.text()).replaceFirst("") : "";
+    return bare.isBlank() ? sentence.text() : bare;
   }
 
   /** Gathers what was said by words, or by words and meaning. */

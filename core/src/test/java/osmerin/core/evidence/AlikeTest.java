@@ -13,7 +13,8 @@ import org.junit.jupiter.api.Test;
 
 class AlikeTest {
   /** The plain definition: look at all pairs of clusters, join the nearest, again and again. */
-  private static Set<Set<Integer>> plainly(List<Set<String>> texts, double least) {
+  private static Set<Set<Integer>> plainly(
+      List<Set<String>> texts, float[][] meanings, double least) {
     List<Set<Integer>> clusters = new ArrayList<>();
     for (int i = 0; i < texts.size(); i++) {
       clusters.add(new TreeSet<>(Set.of(i)));
@@ -24,7 +25,7 @@ class AlikeTest {
       Set<Integer> other = Set.of();
       for (int a = 0; a < clusters.size(); a++) {
         for (int b = a + 1; b < clusters.size(); b++) {
-          double mean = mean(texts, clusters.get(a), clusters.get(b));
+          double mean = mean(texts, meanings, clusters.get(a), clusters.get(b));
           if (mean >= least && mean > best + 1e-12) {
             best = mean;
             one = clusters.get(a);
@@ -41,14 +42,23 @@ class AlikeTest {
     }
   }
 
-  private static double mean(List<Set<String>> texts, Set<Integer> a, Set<Integer> b) {
+  private static double mean(
+      List<Set<String>> texts, float[][] meanings, Set<Integer> a, Set<Integer> b) {
     double sum = 0;
     for (int one : a) {
       for (int other : b) {
-        sum += cosine(texts, one, other);
+        sum += likeness(texts, meanings, one, other);
       }
     }
     return sum / (a.size() * b.size());
+  }
+
+  private static double likeness(List<Set<String>> texts, float[][] meanings, int one, int other) {
+    double words = cosine(texts, one, other);
+    return meanings == null
+        ? words
+        : 0.6 * (meanings[one][0] * meanings[other][0] + meanings[one][1] * meanings[other][1])
+            + 0.4 * words;
   }
 
   private static double cosine(List<Set<String>> texts, int one, int other) {
@@ -71,8 +81,25 @@ class AlikeTest {
 
   @Test
   void itIsAverageLinkageOfAllPairs() {
-    Random random = new Random(3);
-    for (int run = 0; run < 1_500; run++) {
+    againstThePlainDefinition(new Random(3), 1_500, false);
+  }
+
+  @Test
+  void withMeaningItIsAverageLinkageOfBoth() {
+    againstThePlainDefinition(new Random(4), 1_500, true);
+  }
+
+  private static float[][] directions(Random random, int count) {
+    float[][] meanings = new float[count][];
+    for (int i = 0; i < count; i++) {
+      double angle = random.nextDouble() * Math.PI;
+      meanings[i] = new float[] {(float) Math.cos(angle), (float) Math.sin(angle)};
+    }
+    return meanings;
+  }
+
+  private static void againstThePlainDefinition(Random random, int runs, boolean meant) {
+    for (int run = 0; run < runs; run++) {
       List<Set<String>> texts = new ArrayList<>();
       int count = 2 + random.nextInt(9);
       for (int i = 0; i < count; i++) {
@@ -84,12 +111,13 @@ class AlikeTest {
         texts.add(stems);
       }
       double least = 0.2 + random.nextDouble() * 0.6;
-      if (ties(texts)) {
+      float[][] meanings = meant ? directions(random, count) : null;
+      if (!meant && ties(texts)) {
         continue;
       }
       Set<Set<Integer>> gathered = new java.util.HashSet<>();
-      Alike.gathered(texts, least).forEach(same -> gathered.add(new TreeSet<>(same)));
-      assertThat(gathered).as(texts + " from " + least).isEqualTo(plainly(texts, least));
+      Alike.gathered(texts, meanings, least).forEach(same -> gathered.add(new TreeSet<>(same)));
+      assertThat(gathered).as(texts + " from " + least).isEqualTo(plainly(texts, meanings, least));
     }
   }
 

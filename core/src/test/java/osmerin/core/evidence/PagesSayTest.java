@@ -3,9 +3,14 @@ package osmerin.core.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import osmerin.core.evidence.PageBlock.Kind;
+import osmerin.core.meaning.Meaning;
+import osmerin.core.text.Language;
 
 class PagesSayTest {
   private static ReadPage page(String name, String... lines) {
@@ -61,6 +66,62 @@ class PagesSayTest {
     assertThat(say.headings())
         .extracting(PagesSay.Heading::text)
         .containsExactly("What it costs", "Why do they cluster");
+  }
+
+  @Test
+  void theNumberOfAHeadingIsNoPartOfWhatItSays() {
+    PagesSay say =
+        PagesSay.of(
+            List.of(
+                page("one", "# Step 3: Flour, water, salt", "# 2. Baking"),
+                page("two", "# 4) Flour, water, salt", "# 10 loaves", "# 3.")));
+    assertThat(say.headings())
+        .extracting(PagesSay.Heading::text)
+        .containsExactlyInAnyOrder("Flour, water, salt", "Baking", "10 loaves", "3.");
+    assertThat(say.headings().get(0).pages()).isEqualTo(2);
+  }
+
+  /** Nears two sentences that share no word, and knows English only. */
+  private static final Meaning MEANT =
+      new Meaning() {
+        @Override
+        public String model() {
+          return "by letters";
+        }
+
+        @Override
+        public boolean knows(Language language) {
+          return language == Language.ENGLISH;
+        }
+
+        @Override
+        public Map<String, float[]> vectors(Collection<String> texts) {
+          return texts.stream().distinct().collect(Collectors.toMap(t -> t, t -> vector(t)));
+        }
+
+        private float[] vector(String text) {
+          boolean frost = text.contains("frost") || text.contains("icy");
+          return frost ? new float[] {1, 0} : new float[] {0, 1};
+        }
+      };
+
+  @Test
+  void whatMeansTheSameIsOnePointThoughNoWordIsShared() {
+    List<ReadPage> pages =
+        List.of(
+            page("one", "Hard frost kills tender shoots within one single night outdoors."),
+            page("two", "Icy temperatures destroy young growth before the icy sun is up."));
+    assertThat(PagesSay.of(pages).points()).isEmpty();
+    assertThat(PagesSay.of(pages, MEANT).points()).hasSize(1);
+  }
+
+  @Test
+  void aLanguageThatIsNotKnownIsGatheredByWords() {
+    List<ReadPage> pages =
+        List.of(
+            page("eins", "Harter frost tötet die zarten Triebe und das in nur einer Nacht."),
+            page("zwei", "Bei icy Wetter erfriert der junge Wuchs und die Sonne ist nicht da."));
+    assertThat(PagesSay.of(pages, MEANT)).isEqualTo(PagesSay.of(pages));
   }
 
   @Test

@@ -44,6 +44,7 @@ final class LeftOut {
     name("related", "related recommended recommendations trending popular sidebar widget widgets");
     name("comments", "comment comments respond disqus");
     name("sharing", "share sharing social follow newsletter subscribe signup");
+    name("byline", "byline author authors dateline postmeta");
     name("advert", "advert adverts ad ads advertisement sponsored sponsor promo promotion");
   }
 

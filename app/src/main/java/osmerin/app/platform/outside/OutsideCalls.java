@@ -61,7 +61,8 @@ public final class OutsideCalls {
 
   /** Asks again when that can help: what is the same however often it is asked. */
   public <T> T repeated(Supplier<T> request) {
-    return retry.executeSupplier(() -> breaker.executeSupplier(request));
+    // Only what fails for good counts as a failure of the service.
+    return breaker.executeSupplier(() -> retry.executeSupplier(request));
   }
 
   private static boolean isFailure(Throwable e) {

@@ -59,6 +59,17 @@ class OutsideCallsTest {
     assertThat(asked).hasValue(0);
   }
 
+  /** One page that is not to be had, asked for three times, would have closed the way to all. */
+  @Test
+  void whatIsTriedThreeTimesInVainIsOneFailure() {
+    for (int i = 0; i < 5; i++) {
+      assertThatThrownBy(() -> calls.repeated(failing(100, notReached())))
+          .isInstanceOf(ResourceAccessException.class);
+    }
+    asked.set(100);
+    assertThat(calls.repeated(failing(100, notReached()))).isEqualTo("done");
+  }
+
   private static ResourceAccessException notReached() {
     return new ResourceAccessException("down", new ConnectException("refused"));
   }
