@@ -163,7 +163,7 @@ class HttpSearchService implements SearchService {
     page.fault()
         .ifPresent(
             why -> {
-              throw new NoTextException(why);
+              throw new NoTextException("it " + why);
             });
     return new ReadPage(result.url(), result.heading(), page.blocks(), page.signs());
   }

@@ -109,7 +109,7 @@ public class BroughtPages {
     page.fault()
         .ifPresent(
             why -> {
-              throw new RefusedException("Nothing can be drawn from this page. " + why);
+              throw new RefusedException("Nothing can be drawn from this page: it " + why);
             });
     evidence.add(context, primary(context, group), origin, List.of(page));
   }

@@ -24,9 +24,13 @@ public enum PageKind {
   /** A page with a film and fewer words is there for the film. */
   private static final int FEW_WORDS = 400;
 
+  /** Of a page that is about its steps there is one for so many words. */
+  private static final int WORDS_A_STEP = 200;
+
   private static final Pattern COMPARES =
       Pattern.compile("\\b(vs\\.?|versus|compared|comparison|differences? between)\\b");
-  private static final Pattern COUNTS = Pattern.compile("^\\W*(the )?(top )?\\d{1,3}\\b(?!\\s*%)");
+  private static final Pattern COUNTS =
+      Pattern.compile("^\\W*(the )?(top )?\\d{1,3}(?=\\s+\\p{L})");
   private static final Pattern BEST = Pattern.compile("\\b(best|ideas|tips|examples|reasons)\\b");
   private static final Pattern HOW = Pattern.compile("\\b(how to|step by step|guide to making)\\b");
   private static final Pattern STEP = Pattern.compile("^\\W*step \\d+\\b");
@@ -120,8 +124,9 @@ public enum PageKind {
     if (numbered >= 4) {
       return new Read(LIST, "%s headings are numbered".formatted(numbered));
     }
-    if (page.signs().orderedItems() >= 4) {
-      return new Read(HOW_TO, "a numbered list of %s steps".formatted(page.signs().orderedItems()));
+    int items = page.signs().orderedItems();
+    if (items >= 4 && items * WORDS_A_STEP >= page.keptWords()) {
+      return new Read(HOW_TO, "a numbered list of %s steps".formatted(items));
     }
     return new Read(DEFINITION, "it explains its subject in running text");
   }

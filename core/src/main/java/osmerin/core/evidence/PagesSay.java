@@ -31,22 +31,28 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   /** Mean cosine from which headings mean the same, and sentences make the same point. */
   private static final double SAME_HEADING = 0.55;
 
-  private static final double SAME_POINT = 0.4;
+  private static final double SAME_POINT = 0.45;
+
+  /** Questions differ by a word: "over HTTP", "over SSH". */
+  private static final double SAME_QUESTION = 0.7;
 
   /** The same where likeness is meaning too. */
   private static final double MEANS_HEADING = 0.55;
 
-  private static final double MEANS_POINT = 0.5;
+  private static final double MEANS_POINT = 0.57;
+  private static final double MEANS_QUESTION = 0.75;
   private static final int SHORTEST_POINT = 6;
   private static final int LONGEST_POINT = 45;
   private static final int LONGEST_QUESTION = 25;
+  private static final int LONGEST_HEADING = 45;
   private static final int MOST = 60;
   private static final int BLOCKS_THAT_TELL = 40;
 
   /** The number of a heading is its page's, and no part of what it says. */
   private static final Pattern NUMBERING =
       Pattern.compile(
-          "^\\W*(?:(?:step|part|no\\.?)\\s+)?\\d{1,2}\\s*[.):–-]\\s+", Pattern.CASE_INSENSITIVE);
+          "^\\W*(?:(?:step|part|no\\.?)\\s+)?\\d{1,2}(?:\\.\\d{1,2})*\\s*[.):–-]\\s+",
+          Pattern.CASE_INSENSITIVE);
 
   private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");
   private static final Set<String> ASKING =
@@ -189,7 +195,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
 
   private static List<String> questions(List<Said> all, Gathering gathering) {
     List<Said> asked = all.stream().filter(PagesSay::isQuestion).toList();
-    return gathering.of(asked, SAME_HEADING, MEANS_HEADING).stream()
+    return gathering.of(asked, SAME_QUESTION, MEANS_QUESTION).stream()
         .sorted(Comparator.comparingInt(same -> -pages(same)))
         .map(same -> central(same).text())
         .limit(MOST)
@@ -199,7 +205,8 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   /** It ends as a question, or is a heading that begins as one: "Why does it crack". */
   private static boolean isQuestion(Said said) {
     List<String> words = Words.lower(said.text());
-    if (words.size() < 3 || words.size() > LONGEST_QUESTION || !said.sentence().isWriting()) {
+    int longest = said.sentence().isHeading() ? LONGEST_HEADING : LONGEST_QUESTION;
+    if (words.size() < 3 || words.size() > longest || !said.sentence().isWriting()) {
       return false;
     }
     boolean begins =

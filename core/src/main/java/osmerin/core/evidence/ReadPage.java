@@ -71,14 +71,14 @@ public record ReadPage(String name, String title, List<PageBlock> blocks, PageSi
     return kept().stream().mapToInt(PageBlock::words).sum();
   }
 
-  /** Why nothing can be drawn from it, in a sentence; empty when something can. */
+  /** Why nothing can be drawn from it, "has no text."; empty when something can. */
   public Optional<String> fault() {
     int words = keptWords();
     if (words == 0) {
-      return Optional.of("It has no text.");
+      return Optional.of("has no text.");
     }
     return words > MOST_WORDS
-        ? Optional.of("It has more than 50,000 words, which no article has.")
+        ? Optional.of("has more than 50,000 words, which no article has.")
         : Optional.empty();
   }
 

@@ -47,6 +47,27 @@ class PageKindTest {
     assertThat(kind("Wedging", steps, 900).reason()).isEqualTo("a numbered list of 6 steps");
   }
 
+  /** Met in manuals: "26.1. SQL Dump" promises nothing. */
+  @Test
+  void theNumberOfAChapterIsNoPromise() {
+    for (String title : new String[] {"26.1. Dumping", "8. Translations", "3) Soil", "100 % rye"}) {
+      ReadPage page = new ReadPage("a", title, List.of(), PageSigns.NONE);
+      assertThat(PageKind.of(page).kind()).as(title).isEqualTo(PageKind.DEFINITION);
+    }
+    assertThat(PageKind.of(new ReadPage("a", "The 8 best soils", List.of(), PageSigns.NONE)).kind())
+        .isEqualTo(PageKind.LIST);
+  }
+
+  @Test
+  void aShortListInALongTextIsNoWayOfDoingIt() {
+    PageSigns steps = new PageSigns(Set.of(), 0, false, 0, 0, 0, 6);
+    for (int words : new int[] {500, 5_000}) {
+      List<PageBlock> text = List.of(new PageBlock(Kind.PARAGRAPH, "word ".repeat(words), null));
+      assertThat(PageKind.of(new ReadPage("a", "Soil", text, steps)).kind())
+          .isEqualTo(words == 500 ? PageKind.HOW_TO : PageKind.DEFINITION);
+    }
+  }
+
   @Test
   void whatCanBeDoneOnAPageComesBeforeWhatItIsCalled() {
     String title = "How to choose a kiln";

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.text.Words;
 
 /** Why an element of a page is no part of what the page says. */
 final class LeftOut {
@@ -33,6 +34,8 @@ final class LeftOut {
           "alertdialog", "dialog",
           "search", "form");
 
+  private static final String RELATED = "related";
+
   /** Words of class and id, whole, each with what such a part is. */
   private static final Map<String, String> BY_NAME = new TreeMap<>();
 
@@ -41,12 +44,25 @@ final class LeftOut {
         "menu", "nav navbar navigation menu menus breadcrumb breadcrumbs pagination pager sitemap");
     name("footer", "footer colophon copyright imprint");
     name("note of the site", "cookie cookies consent gdpr popup modal overlay notice banner");
-    name("related", "related recommended recommendations trending popular sidebar widget widgets");
+    name(RELATED, "related recommended recommendations trending popular sidebar widget widgets");
     name("comments", "comment comments respond disqus");
     name("sharing", "share sharing social follow newsletter subscribe signup");
     name("byline", "byline author authors dateline postmeta");
     name("advert", "advert adverts ad ads advertisement sponsored sponsor promo promotion");
   }
+
+  /** What names these is about what they say, not about what part of the site they are. */
+  private static final Set<String> NAMED_BY_CONTENT =
+      Set.of(
+          "a", "p", "h1", "h2", "h3", "h4", "h5", "h6", "dt", "b", "strong", "em", "code", "pre");
+
+  /** A name of more words was made of a heading. */
+  private static final int LONGEST_NAME = 3;
+
+  /** A part named as related with so long a paragraph, less of it linked, is about its subject. */
+  private static final int RUNNING = 40;
+
+  private static final double LINKED = 0.3;
 
   /** Hidden from readers, whatever it says. */
   private static final Set<String> HIDDEN = Set.of("hidden", "visually-hidden", "sr-only");
@@ -76,16 +92,30 @@ final class LeftOut {
     return byRole != null ? byRole : byName(element);
   }
 
+  /** Teasers are short, or links. */
+  private static boolean isRunningText(Element element) {
+    return element.select("p, dd, li").stream()
+        .anyMatch(
+            part -> {
+              int words = Words.count(part.text());
+              return words >= RUNNING && Words.count(part.select("a").text()) < LINKED * words;
+            });
+  }
+
   /** The head of an article belongs to it. */
   private static boolean isOfSite(Element header) {
     return header.closest("article, main") == null && header.selectFirst("h1") == null;
   }
 
   private static @Nullable String byName(Element element) {
-    for (String name : List.of(element.className(), element.id())) {
-      for (String word : words(name)) {
+    if (NAMED_BY_CONTENT.contains(element.normalName())) {
+      return null;
+    }
+    for (String name : (element.className() + " " + element.id()).split("\\s+")) {
+      List<String> words = words(name);
+      for (String word : words.size() > LONGEST_NAME ? List.<String>of() : words) {
         String reason = BY_NAME.get(word);
-        if (reason != null) {
+        if (reason != null && !(reason.equals(RELATED) && isRunningText(element))) {
           return reason;
         }
       }

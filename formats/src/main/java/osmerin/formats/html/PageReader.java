@@ -92,11 +92,15 @@ public final class PageReader {
     List<Run> runs = runs(document);
     leaveOutLinks(runs);
     leaveOutside(document, runs);
-    List<PageBlock> blocks =
-        runs.stream()
-            .map(run -> new PageBlock(kind(run), run.text.toString().strip(), run.leftOut))
-            .toList();
+    List<PageBlock> blocks = runs.stream().map(run -> block(kind(run), run)).toList();
     return new ReadPage(name, title(document), blocks, Signs.of(document, steps(runs)));
+  }
+
+  /** What links to a heading from itself is no part of it. */
+  private static PageBlock block(Kind kind, Run run) {
+    String text = run.text.toString().strip();
+    String bare = kind == Kind.HEADING ? text.replaceFirst("\\s*[¶#§🔗]$", "") : text;
+    return new PageBlock(kind, bare.isEmpty() ? text : bare, run.leftOut);
   }
 
   /** Items of the longest numbered list within the text. */

@@ -43,7 +43,7 @@ class SavedPagesTest {
                     "notes.txt", "no page",
                     "__MACOSX/one.html", PAGE)));
     assertThat(saved.pages()).extracting(ReadPage::name).containsExactly("two.HTM", "one.html");
-    assertThat(saved.passedOver()).containsExactly("empty.html: It has no text.");
+    assertThat(saved.passedOver()).containsExactly("empty.html: has no text.");
   }
 
   @Test

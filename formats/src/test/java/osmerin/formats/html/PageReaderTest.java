@@ -98,6 +98,31 @@ class PageReaderTest {
         .hasSize(2);
   }
 
+  /** Met in manuals: names that come from what a section says, not from what it is on the page. */
+  @Test
+  void aNameMadeOfAHeadingLeavesNothingOut() {
+    String body =
+        "<main><section id='are-there-copyright-restrictions-on-use'><h2>Copyright?</h2><p>"
+            + TEXT
+            + "</p></section><h2 id='related'>Related</h2><p id='comment'>Short words.</p>"
+            + "<div class='recommended'><p>"
+            + TEXT
+            + TEXT
+            + "</p></div><div class='related'><a href=/x>Next page</a></div></main>";
+    assertThat(kept(body))
+        .containsExactly("Copyright?", TEXT, "Related", "Short words.", TEXT + TEXT);
+  }
+
+  @Test
+  void whatLinksToAHeadingIsNoPartOfIt() {
+    assertThat(
+            kept(
+                "<main><h2>Folding<a href='#f'>¶</a></h2><h3># Proof #</h3><p>"
+                    + TEXT
+                    + "</p></main>"))
+        .startsWith("Folding", "# Proof");
+  }
+
   @Test
   void linksWithinTheTextStay() {
     String list =
