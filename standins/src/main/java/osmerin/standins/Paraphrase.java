@@ -1,8 +1,7 @@
 package osmerin.standins;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -24,7 +23,7 @@ final class Paraphrase {
   private static final Pattern SENTENCE = Pattern.compile("(?<=[.?!]) ");
   private static final double REPLACED = 0.55;
   private static final double LEFT_OUT = 0.2;
-  private static final double OPENED = 0.75;
+  private static final double OPENED = 0.9;
   private static final List<String> OPENERS =
       List.of(
           "As a rule, ",
@@ -40,28 +39,32 @@ final class Paraphrase {
           "Year after year: ",
           "Note this down: ",
           "What we tell everybody: ",
-          "Friends of ours confirm it: ");
+          "Friends of ours confirm it: ",
+          "Nobody told us, but: ",
+          "For what it is worth: ",
+          "Here is the thing: ",
+          "Ask around and you hear: ");
   private static final Set<String> NAMES = Set.of("Tuesday", "European", "Christmas");
 
   private final Map<String, List<String>> otherWords = new HashMap<>();
   private final Pattern known;
 
   Paraphrase() {
-    try (BufferedReader lines =
-        new BufferedReader(
-            new InputStreamReader(
-                Paraphrase.class.getResourceAsStream("/search/other-words.txt"),
-                StandardCharsets.UTF_8))) {
-      lines
-          .lines()
-          .map(line -> List.of(line.split(" \\| ")))
-          .forEach(words -> otherWords.put(words.get(0), words.subList(1, words.size())));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    for (String line : read("/search/other-words.txt").split("\n")) {
+      List<String> words = List.of(line.split(" \\| "));
+      otherWords.put(words.get(0), words.subList(1, words.size()));
     }
     List<String> longestFirst = new ArrayList<>(otherWords.keySet());
     longestFirst.sort((a, b) -> b.length() - a.length());
     known = Pattern.compile("\\b(" + String.join("|", longestFirst) + ")\\b");
+  }
+
+  private static String read(String resource) {
+    try (InputStream file = Paraphrase.class.getResourceAsStream(resource)) {
+      return new String(file.readAllBytes(), StandardCharsets.UTF_8).strip();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** The paragraph in other words; at least one of its sentences stays. */

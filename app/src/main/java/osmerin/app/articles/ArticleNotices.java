@@ -4,9 +4,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.rounds.GroupsTaken;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.SiteContext;
@@ -16,9 +18,11 @@ import osmerin.core.runup.StepRole;
 @Component
 public class ArticleNotices {
   private final Notices notices;
+  private final ApplicationEventPublisher events;
 
-  ArticleNotices(Notices notices) {
+  ArticleNotices(Notices notices, ApplicationEventPublisher events) {
     this.notices = notices;
+    this.events = events;
   }
 
   public void named(SiteContext context, Round round, StepRole role, long person) {
@@ -27,6 +31,10 @@ public class ArticleNotices {
   }
 
   void commissioned(SiteContext context, Round round) {
+    Long group = round.article().groupId();
+    if (group != null) {
+      events.publishEvent(new GroupsTaken(context, List.of(group)));
+    }
     round
         .article()
         .people()

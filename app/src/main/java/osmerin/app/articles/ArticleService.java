@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.history.Change;
@@ -19,7 +18,6 @@ import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.GroupArticle;
-import osmerin.app.rounds.GroupsTaken;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Planning;
@@ -50,7 +48,6 @@ public class ArticleService {
   private final Planning planning;
   private final History history;
   private final ArticleNotices notices;
-  private final ApplicationEventPublisher events;
 
   ArticleService(
       ArticleMapper articles,
@@ -60,9 +57,7 @@ public class ArticleService {
       StageList stages,
       Planning planning,
       History history,
-      ArticleNotices notices,
-      ApplicationEventPublisher events) {
-    this.events = events;
+      ArticleNotices notices) {
     this.articles = articles;
     this.open = open;
     this.steps = steps;
@@ -106,9 +101,6 @@ public class ArticleService {
         "%s “%s” was commissioned.".formatted(round.reference(), title),
         changes);
     notices.commissioned(context, round);
-    if (commission.groupId() != null) {
-      events.publishEvent(new GroupsTaken(context, List.of(commission.groupId())));
-    }
     return round;
   }
 

@@ -124,9 +124,8 @@ public class InventoryIntake {
     InventoryReading first = file(context).read(session.get(typed));
     List<InventoryReading> readings = new ArrayList<>(List.of(first));
     List<String> parts = first.parts();
-    int fetched = Math.min(MOST_PARTS, parts.size());
-    for (int i = 0; i < fetched; i++) {
-      progress.at("Fetching the parts", i, fetched);
+    for (int i = 0; i < Math.min(MOST_PARTS, parts.size()); i++) {
+      progress.at("Fetching the parts", i, Math.min(MOST_PARTS, parts.size()));
       readings.add(part(context, session, parts.get(i)));
     }
     parts.stream()

@@ -1,6 +1,5 @@
 package osmerin.formats.html;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -9,15 +8,10 @@ import java.util.Set;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.jsoup.nodes.Node;
-import org.jsoup.nodes.TextNode;
-import org.jsoup.select.NodeTraversor;
-import org.jsoup.select.NodeVisitor;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.evidence.PageBlock;
 import osmerin.core.evidence.PageBlock.Kind;
 import osmerin.core.evidence.ReadPage;
-import osmerin.core.text.Words;
 
 /**
  * Reads what a web page says, block by block, and leaves out what belongs to the site around it:
@@ -26,26 +20,6 @@ import osmerin.core.text.Words;
  * more than half of all words is never left out by its name.
  */
 public final class PageReader {
-  private static final Set<String> NO_TEXT =
-      Set.of(
-          "script",
-          "style",
-          "noscript",
-          "template",
-          "svg",
-          "iframe",
-          "object",
-          "embed",
-          "canvas",
-          "math",
-          "head",
-          "audio",
-          "video",
-          "map");
-
-  /** From this part of linked words on a block is a link. */
-  private static final double LINKED = 0.7;
-
   /** So many links one after another are a list of links. */
   private static final int LINKS_IN_A_ROW = 3;
 
@@ -59,28 +33,6 @@ public final class PageReader {
   private static final String LINK_LIST = "list of links";
 
   private PageReader() {}
-
-  /** A run of text between two borders of blocks. */
-  private static final class Run {
-    private final Element block;
-    private final StringBuilder text = new StringBuilder();
-    private final StringBuilder linked = new StringBuilder();
-    private @Nullable String leftOut;
-
-    Run(Element block, @Nullable String leftOut) {
-      this.block = block;
-      this.leftOut = leftOut;
-    }
-
-    int words() {
-      return Words.count(text.toString());
-    }
-
-    boolean isLink() {
-      int all = words();
-      return all > 0 && Words.count(linked.toString()) >= LINKED * all;
-    }
-  }
 
   /**
    * Reads a page.
@@ -117,17 +69,7 @@ public final class PageReader {
 
   private static String title(Document document) {
     Element first = document.selectFirst("h1");
-    return clean(document.title().isBlank() && first != null ? first.text() : document.title());
-  }
-
-  /**
-   * Without control characters, and without marks that turn the direction of what is written: they
-   * would turn what stands beside it on a page of ours too.
-   */
-  private static String clean(String text) {
-    return text.replaceAll("[\\s\\u00a0]+", " ")
-        .replaceAll("[\\p{Cc}\\u061c\\u200e\\u200f\\u202a-\\u202e\\u2066-\\u2069]", "")
-        .strip();
+    return Run.clean(document.title().isBlank() && first != null ? first.text() : document.title());
   }
 
   private static Kind kind(Run run) {
@@ -143,102 +85,7 @@ public final class PageReader {
   }
 
   private static List<Run> runs(Document document) {
-    Gatherer gatherer = new Gatherer(document.body(), words(document.body()));
-    NodeTraversor.traverse(gatherer, document.body());
-    gatherer.end();
-    return gatherer.runs;
-  }
-
-  private static int words(Element element) {
-    return Words.count(element.text());
-  }
-
-  /** Walks through a page once; deep pages do not exhaust the stack. */
-  private static final class Gatherer implements NodeVisitor {
-    private final List<Run> runs = new ArrayList<>();
-    private final Map<Node, String> reasons = new HashMap<>();
-    private final int allWords;
-    private Run open;
-    private int links;
-    private int silent;
-
-    Gatherer(Element body, int allWords) {
-      this.allWords = allWords;
-      open = new Run(body, null);
-    }
-
-    @Override
-    public void head(Node node, int depth) {
-      if (node instanceof TextNode text) {
-        add(text.getWholeText());
-      } else if (node instanceof Element element) {
-        enter(element);
-      }
-    }
-
-    private void add(String text) {
-      if (silent == 0) {
-        open.text.append(text);
-        if (links > 0) {
-          open.linked.append(text);
-        }
-      }
-    }
-
-    private void enter(Element element) {
-      if (NO_TEXT.contains(element.normalName())) {
-        silent++;
-      }
-      if (element.normalName().equals("a")) {
-        links++;
-      }
-      String above = element.parent() == null ? null : reasons.get(element.parent());
-      String reason = above != null ? above : reason(element);
-      if (reason != null) {
-        reasons.put(element, reason);
-      }
-      if (element.normalName().equals("br")) {
-        add("\n");
-      } else if (element.isBlock() || reason != null && above == null) {
-        next(element, reason);
-      }
-    }
-
-    private @Nullable String reason(Element element) {
-      String reason = LeftOut.of(element);
-      return reason == null || words(element) > allWords * MOST_OF_IT ? null : reason;
-    }
-
-    @Override
-    public void tail(Node node, int depth) {
-      if (!(node instanceof Element element)) {
-        return;
-      }
-      if (NO_TEXT.contains(element.normalName())) {
-        silent--;
-      }
-      if (element.normalName().equals("a")) {
-        links--;
-      }
-      Element parent = element.parent();
-      if (parent != null && (element.isBlock() || reasons.containsKey(element))) {
-        next(parent, reasons.get(parent));
-      }
-    }
-
-    private void next(Element block, @Nullable String reason) {
-      end();
-      open = new Run(block, reason);
-    }
-
-    void end() {
-      String text = clean(open.text.toString());
-      if (!text.isEmpty() && Words.count(text) > 0) {
-        open.text.setLength(0);
-        open.text.append(text);
-        runs.add(open);
-      }
-    }
+    return PageRuns.of(document.body(), MOST_OF_IT);
   }
 
   private static void leaveOutLinks(List<Run> runs) {
