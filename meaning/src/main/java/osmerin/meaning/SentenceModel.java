@@ -11,8 +11,13 @@ import java.io.UncheckedIOException;
 import java.nio.LongBuffer;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Language;
@@ -25,6 +30,14 @@ import osmerin.core.text.Language;
  */
 public final class SentenceModel implements Meaning {
   private static final String MODEL = "all-minilm-l6-v2-q";
+
+  /**
+   * Threads that do nothing else: those that all of a program share may wait for a lock that
+   * whoever asks for vectors holds, and would never come to compute them.
+   */
+  private static final ExecutorService THREADS =
+      Executors.newFixedThreadPool(
+          Runtime.getRuntime().availableProcessors(), SentenceModel::daemon);
 
   private @Nullable Loaded loaded;
 
@@ -43,9 +56,30 @@ public final class SentenceModel implements Meaning {
   @Override
   public Map<String, float[]> vectors(Collection<String> texts) {
     Loaded model = loaded();
-    Map<String, float[]> vectors = new ConcurrentHashMap<>();
-    texts.parallelStream().forEach(text -> vectors.put(text, vector(model, text)));
+    Map<String, Future<float[]>> asked = new LinkedHashMap<>();
+    for (String text : texts) {
+      asked.put(text, THREADS.submit(() -> vector(model, text)));
+    }
+    Map<String, float[]> vectors = new HashMap<>();
+    asked.forEach((text, vector) -> vectors.put(text, had(vector)));
     return vectors;
+  }
+
+  private static float[] had(Future<float[]> vector) {
+    try {
+      return vector.get();
+    } catch (ExecutionException e) {
+      throw new IllegalStateException("no vector", e.getCause());
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException("interrupted while waiting for a vector", e);
+    }
+  }
+
+  private static Thread daemon(Runnable work) {
+    Thread thread = new Thread(work, "sentence-model");
+    thread.setDaemon(true);
+    return thread;
   }
 
   private synchronized Loaded loaded() {

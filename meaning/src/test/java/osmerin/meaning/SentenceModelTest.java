@@ -9,6 +9,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import osmerin.core.text.Language;
 
@@ -42,6 +49,42 @@ class SentenceModelTest {
       assertThat(product(together.get(text), together.get(text))).isCloseTo(1, within(1e-5));
       assertThat(again.get(text)).isEqualTo(together.get(text));
       assertThat(model.vectors(List.of(text)).get(text)).isEqualTo(together.get(text));
+    }
+  }
+
+  /**
+   * Met when an import and evidence were computed side by side: the threads that all share waited
+   * for a lock of whoever waited for vectors, and those waited for these threads.
+   */
+  @Test
+  void vectorsComeThoughTheCommonThreadsWaitForWhoeverAsks() throws Exception {
+    model.vectors(TEXTS);
+    CountDownLatch waiting = new CountDownLatch(1);
+    int common = ForkJoinPool.commonPool().getParallelism();
+    for (int i = 0; i < common; i++) {
+      ForkJoinPool.commonPool().execute(() -> until(waiting));
+    }
+    ExecutorService askers = Executors.newFixedThreadPool(6);
+    try {
+      List<Future<Map<String, float[]>>> answers = new ArrayList<>();
+      for (int asker = 0; asker < 6; asker++) {
+        List<String> texts = IntStream.range(0, 60).mapToObj(i -> "text number " + i).toList();
+        answers.add(askers.submit(() -> model.vectors(texts)));
+      }
+      for (Future<Map<String, float[]>> answer : answers) {
+        assertThat(answer.get(60, TimeUnit.SECONDS)).hasSize(60);
+      }
+    } finally {
+      waiting.countDown();
+      askers.shutdownNow();
+    }
+  }
+
+  private static void until(CountDownLatch latch) {
+    try {
+      latch.await();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 

@@ -24,26 +24,38 @@ final class Paraphrase {
   private static final double REPLACED = 0.55;
   private static final double LEFT_OUT = 0.2;
   private static final double OPENED = 0.9;
+
+  /** Words so common that none of them is a term of the page. */
   private static final List<String> OPENERS =
       List.of(
-          "As a rule, ",
-          "In our experience, ",
-          "Put simply, ",
-          "From what we have seen, ",
-          "Long story short: ",
-          "Worth repeating: ",
-          "Our advice: ",
-          "In practice, ",
-          "If in doubt: ",
-          "One more thing: ",
-          "Year after year: ",
-          "Note this down: ",
-          "What we tell everybody: ",
-          "Friends of ours confirm it: ",
-          "Nobody told us, but: ",
-          "For what it is worth: ",
-          "Here is the thing: ",
-          "Ask around and you hear: ");
+          "Still, ",
+          "Then again, ",
+          "Also, ",
+          "Usually, ",
+          "Mostly, ",
+          "Often, ",
+          "So, ",
+          "Yes, ",
+          "Now, ",
+          "Besides, ",
+          "Generally, ",
+          "Again, ",
+          "Of course, ",
+          "In fact, ",
+          "As always, ",
+          "At least, ",
+          "After all, ",
+          "To be sure, ",
+          "By the way, ",
+          "Even so, ",
+          "All in all, ",
+          "For us, ",
+          "Here, ",
+          "Indeed, ",
+          "Really, ",
+          "Rather, ",
+          "Well, ");
+
   private static final Set<String> NAMES = Set.of("Tuesday", "European", "Christmas");
 
   private final Map<String, List<String>> otherWords = new HashMap<>();

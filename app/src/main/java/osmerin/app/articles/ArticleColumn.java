@@ -1,6 +1,8 @@
 package osmerin.app.articles;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import osmerin.app.views.Columns;
 
 /** What the articles ledger can show beside number and title. */
@@ -24,6 +26,8 @@ public enum ArticleColumn {
   /** Those shown when nobody chose. */
   static final List<ArticleColumn> SHIPPED = List.of(TYPE, STAGE, PUBLISH, WRITER, SLACK);
 
+  private static final Set<ArticleColumn> FIGURES = EnumSet.of(SEARCHES, CHANCE, VISITS, WORDS);
+
   private final String label;
   private final boolean sortable;
 
@@ -39,6 +43,11 @@ public enum ArticleColumn {
   /** Whether the ledger can be sorted by it. */
   public boolean isSortable() {
     return sortable;
+  }
+
+  /** Whether it shows figures. */
+  public boolean isFigure() {
+    return FIGURES.contains(this);
   }
 
   /** As it stands in the address. */

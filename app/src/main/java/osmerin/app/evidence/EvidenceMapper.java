@@ -45,6 +45,9 @@ interface EvidenceMapper {
 
   Optional<EvidenceRow> ofGroup(@Param("siteId") long siteId, @Param("groupId") long groupId);
 
+  /** Until the end of the transaction nobody else begins evidence for the phrase. */
+  String lockPhrase(@Param("siteId") long siteId, @Param("normal") String normal);
+
   /** The same, and nobody changes it before the end of the transaction. */
   Optional<EvidenceRow> lock(@Param("siteId") long siteId, @Param("id") long id);
 

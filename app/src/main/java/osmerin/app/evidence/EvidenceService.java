@@ -122,6 +122,7 @@ public class EvidenceService {
   }
 
   private KeptEvidence keep(SiteContext context, String phrase, SearchService.Found found) {
+    evidence.lockPhrase(context.siteId(), NormalForm.of(phrase));
     List<KeptPage> before = find(context, phrase).map(KeptEvidence::pages).orElse(List.of());
     List<KeptPage> pages = new ArrayList<>();
     Map<String, KeptPage> known = new HashMap<>();
@@ -166,9 +167,11 @@ public class EvidenceService {
   @Transactional
   public KeptEvidence add(
       SiteContext context, String phrase, PageOrigin origin, List<ReadPage> pages) {
+    String normal = NormalForm.of(phrase);
+    evidence.lockPhrase(context.siteId(), normal);
     EvidenceRow row =
         evidence
-            .find(context.siteId(), NormalForm.of(phrase))
+            .find(context.siteId(), normal)
             .flatMap(found -> evidence.lock(context.siteId(), found.id()))
             .orElseGet(() -> begin(context, phrase, SearchService.Found.NOTHING));
     List<KeptPage> known = drawing.pages(row.id());

@@ -7,6 +7,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -150,6 +153,25 @@ class EvidenceServiceTest extends ApplicationTest {
     assertThat(change.gonePages())
         .extracting(RankingPage::address)
         .containsExactly("https://old.example/");
+  }
+
+  /** Met when a group was pitched and commissioned at once. */
+  @Test
+  void fourAtOnceLeaveOneThatIsTheLatest() throws Exception {
+    EvidenceService asked = asking(HONEY, HARVEST);
+    ExecutorService people = Executors.newFixedThreadPool(4);
+    try {
+      List<Future<KeptEvidence>> fetched = new ArrayList<>();
+      for (int i = 0; i < 4; i++) {
+        fetched.add(people.submit(() -> asked.fetch(site, "honey")));
+      }
+      for (Future<KeptEvidence> one : fetched) {
+        assertThat(one.get().pages()).hasSize(2);
+      }
+    } finally {
+      people.shutdownNow();
+    }
+    assertThat(evidence.earlier(site, evidence.find(site, "honey").orElseThrow())).hasSize(3);
   }
 
   @Test

@@ -51,7 +51,7 @@ final class LeftOut {
     name("advert", "advert adverts ad ads advertisement sponsored sponsor promo promotion");
   }
 
-  /** What names these is about what they say, not about what part of the site they are. */
+  /** The id of these is made of what they say, not of what part of the site they are. */
   private static final Set<String> NAMED_BY_CONTENT =
       Set.of(
           "a", "p", "h1", "h2", "h3", "h4", "h5", "h6", "dt", "b", "strong", "em", "code", "pre");
@@ -108,10 +108,8 @@ final class LeftOut {
   }
 
   private static @Nullable String byName(Element element) {
-    if (NAMED_BY_CONTENT.contains(element.normalName())) {
-      return null;
-    }
-    for (String name : (element.className() + " " + element.id()).split("\\s+")) {
+    String id = NAMED_BY_CONTENT.contains(element.normalName()) ? "" : element.id();
+    for (String name : (element.className() + " " + id).split("\\s+")) {
       List<String> words = words(name);
       for (String word : words.size() > LONGEST_NAME ? List.<String>of() : words) {
         String reason = BY_NAME.get(word);

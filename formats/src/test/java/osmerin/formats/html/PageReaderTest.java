@@ -104,7 +104,7 @@ class PageReaderTest {
     String body =
         "<main><section id='are-there-copyright-restrictions-on-use'><h2>Copyright?</h2><p>"
             + TEXT
-            + "</p></section><h2 id='related'>Related</h2><p id='comment'>Short words.</p>"
+            + "</p></section><h2 id='related'>Related</h2><p id='comment'>Short words.</p><p class='byline'>by Wren</p>"
             + "<div class='recommended'><p>"
             + TEXT
             + TEXT
