@@ -3,6 +3,7 @@ package osmerin.app.briefs;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -187,9 +188,10 @@ class BriefController {
   }
 
   private void addEvidence(SiteContext site, Round round, Brief brief, Model model) {
-    model.addAttribute(
-        "evidence",
-        evidence.of(site, round.article().groupId(), brief.primaryKeyword()).orElse(null));
+    Optional<KeptEvidence> kept =
+        evidence.of(site, round.article().groupId(), brief.primaryKeyword());
+    kept.ifPresent(evidence::look);
+    model.addAttribute("evidence", kept.orElse(null));
   }
 
   private static Evidence drawn(Model model) {

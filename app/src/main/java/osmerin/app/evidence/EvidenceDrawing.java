@@ -17,7 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class EvidenceDrawing {
   /** Other pages of the site that terms are weighed against. */
-  private static final int PAGES_ELSEWHERE = 300;
+  private static final int PAGES_ELSEWHERE = 120;
 
   private static final JsonMapper JSON = JsonMapper.shared();
 

@@ -51,11 +51,11 @@ class EvidenceMeaning {
     this.clock = clock;
   }
 
-  /** Ordered with what was drawn, so that neither is there without the other. */
+  /** Ordered once for each state of it, however often somebody looks. */
   @EventListener
-  void order(EvidenceService.Drawn drawn) {
+  void order(EvidenceService.Looked looked) {
     if (meanings.unwatched() != null) {
-      Order order = new Order(drawn.id(), evidence.changedAt(drawn.id()));
+      Order order = new Order(looked.id(), evidence.changedAt(looked.id()));
       String name = order.evidence() + " " + order.changedAt();
       jobs.scheduleIfNotExists(TASK.instance(name).data(order).scheduledTo(clock.instant()));
     }

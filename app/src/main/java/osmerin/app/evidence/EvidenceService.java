@@ -47,8 +47,8 @@ public class EvidenceService {
     this.clock = clock;
   }
 
-  /** Evidence was drawn; what it says by meaning is still to come. */
-  public record Drawn(SiteContext context, long id) {}
+  /** Somebody looks at evidence whose points were gathered by words alone so far. */
+  record Looked(long id) {}
 
   /** Evidence that was fetched before the latest one. */
   public record Earlier(long id, Instant fetchedAt) {}
@@ -88,6 +88,17 @@ public class EvidenceService {
         .byId(context.siteId(), id)
         .map(drawing::kept)
         .orElseThrow(() -> new NotFoundException("evidence", id));
+  }
+
+  /**
+   * Somebody looks at it. Gathering by meaning takes seconds of all cores, so it is done for what
+   * is looked at, in the background.
+   */
+  @Transactional
+  public void look(KeptEvidence kept) {
+    if (!kept.byMeaning() && !kept.counted().isEmpty()) {
+      events.publishEvent(new Looked(kept.id()));
+    }
   }
 
   /** What was fetched before for the same phrase, the latest first. */
@@ -159,7 +170,6 @@ public class EvidenceService {
 
   private KeptEvidence drawn(SiteContext context, EvidenceRow row) {
     drawing.draw(context.siteId(), row);
-    events.publishEvent(new Drawn(context, row.id()));
     return get(context, row.id());
   }
 

@@ -6,6 +6,8 @@ import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.io.Serializable;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
@@ -44,13 +46,16 @@ public class EvidenceJob {
   /** So many groups at once, lest somebody asks for thousands by mistake. */
   public static final int MOST = 200;
 
+  /** Until then it shows whether the group needs any. */
+  private static final Duration AHEAD_AFTER = Duration.ofSeconds(10);
+
   private static final Logger LOG = LoggerFactory.getLogger(EvidenceJob.class);
   private static final TaskDescriptor<Order> TASK = TaskDescriptor.of("evidence", Order.class);
 
   /**
    * What is to be fetched, and for whom.
    *
-   * @param work null when nobody asked for it; then groups that have evidence are passed over
+   * @param work null when nobody asked for it; then groups that need none are passed over
    * @param path of the page that shows what came of it
    */
   record Order(long siteId, long personId, @Nullable UUID work, List<Long> groups, String path)
@@ -119,7 +124,10 @@ public class EvidenceJob {
             ? groups.group(context, asked.get(0)).row().name()
             : Counted.of(asked.size(), "group");
     UUID id = work.begin(context, WorkKind.EVIDENCE, name, path);
-    schedule(id.toString(), new Order(context.siteId(), context.personId(), id, asked, path));
+    schedule(
+        id.toString(),
+        new Order(context.siteId(), context.personId(), id, asked, path),
+        clock.instant());
     return id;
   }
 
@@ -130,12 +138,12 @@ public class EvidenceJob {
     if (ahead && evidence.isSearchConnected()) {
       Order order =
           new Order(context.siteId(), context.personId(), null, taken.groupIds(), context.base());
-      schedule(UUID.randomUUID().toString(), order);
+      schedule(UUID.randomUUID().toString(), order, clock.instant().plus(AHEAD_AFTER));
     }
   }
 
-  private void schedule(String name, Order order) {
-    jobs.scheduleIfNotExists(TASK.instance(name).data(order).scheduledTo(clock.instant()));
+  private void schedule(String name, Order order, Instant at) {
+    jobs.scheduleIfNotExists(TASK.instance(name).data(order).scheduledTo(at));
   }
 
   /** Open to this package, since the job calls it through a proxy. */
@@ -170,7 +178,7 @@ public class EvidenceJob {
           work.step(
               order.work(), "Fetching what ranks for “" + primary + "”", i, order.groups().size());
         }
-        if (order.work() != null || evidence.find(context, primary).isEmpty()) {
+        if (order.work() != null || isNeeded(context, group, primary)) {
           evidence.fetch(context, primary);
           fetched++;
         }
@@ -181,6 +189,11 @@ public class EvidenceJob {
       }
     }
     return new Outcome(fetched, faults);
+  }
+
+  /** What is live already was written without it. */
+  private boolean isNeeded(SiteContext context, long group, String primary) {
+    return !groups.group(context, group).isLive() && evidence.find(context, primary).isEmpty();
   }
 
   private void tell(SiteContext context, Order order, Outcome outcome) {

@@ -60,7 +60,9 @@ class GroupEvidenceController {
       @PathVariable long id,
       @RequestParam(required = false) @Nullable Long before,
       Model model) {
-    model.addAttribute("page", pages.page(site, id, before));
+    GroupEvidence.Page page = pages.page(site, id, before);
+    Optional.ofNullable(page.kept()).ifPresent(evidence::look);
+    model.addAttribute("page", page);
     model.addAttribute("searchConnected", evidence.isSearchConnected());
     return "gathering/evidence";
   }

@@ -100,7 +100,7 @@ public class Reminders {
     Map<Long, Integer> days =
         reminders.daysBefore(site.id()).stream()
             .collect(Collectors.toMap(DaysBefore::personId, DaysBefore::days));
-    if (team.isAlone(site.id())) {
+    if (days.isEmpty() || team.isAlone(site.id())) {
       return;
     }
     long anybody = days.keySet().iterator().next();

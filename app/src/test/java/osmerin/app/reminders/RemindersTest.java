@@ -1,6 +1,7 @@
 package osmerin.app.reminders;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
@@ -23,6 +24,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.StepState;
 import osmerin.app.runups.Steps;
 import osmerin.app.site.Role;
+import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
@@ -116,6 +118,12 @@ class RemindersTest extends ApplicationTest {
     reminders.remind(site.site());
     assertThat(notices.of(wim.personId(), 0, 50))
         .noneMatch(notice -> notice.kind() == NoticeKind.STEP_LATE);
+  }
+
+  @Test
+  void a_site_on_which_nobody_works_is_left_in_peace() {
+    Site empty = sites.add("Nobody", "nobody.example", "NB", "UTC", List.of(1, 2, 3, 4, 5));
+    assertThatCode(() -> reminders.remind(empty)).doesNotThrowAnyException();
   }
 
   @Test
