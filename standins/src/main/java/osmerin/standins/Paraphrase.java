@@ -97,7 +97,10 @@ final class Paraphrase {
     boolean plain =
         first.length() > 1
             && first.substring(1).equals(first.substring(1).toLowerCase(Locale.ROOT));
-    if (!plain || NAMES.contains(first) || random.nextDouble() >= OPENED) {
+    if (!plain
+        || sentence.endsWith("?")
+        || NAMES.contains(first)
+        || random.nextDouble() >= OPENED) {
       return sentence;
     }
     return OPENERS.get(random.nextInt(OPENERS.size()))

@@ -3,6 +3,7 @@ package osmerin.core.evidence;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -73,9 +74,16 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
 
   /** What several pages say, each with the sentence that says it. */
   public record Point(String text, List<Source> sources) {
+    /** For each page that says it the first sentence that does, in the order of the sources. */
+    public List<Source> firstOfEach() {
+      Map<String, Source> first = new LinkedHashMap<>();
+      sources.forEach(source -> first.putIfAbsent(source.page(), source));
+      return List.copyOf(first.values());
+    }
+
     /** How many pages say it. */
     public int sayers() {
-      return (int) sources.stream().map(Source::page).distinct().count();
+      return firstOfEach().size();
     }
   }
 
