@@ -138,7 +138,7 @@ class ByLinkController {
     Optional<Duration> wait = guard.useLink(token);
     if (wait.isPresent()) {
       long seconds = TooOften.say(response, wait.get());
-      model.addAttribute("fault", "That was much at once. Wait %s s.".formatted(seconds));
+      model.addAttribute("fault", "Too many changes in a row. Wait %s seconds.".formatted(seconds));
       return page(token, request, response, model);
     }
     try {

@@ -56,7 +56,7 @@ public class Lacking {
 
   private static AskException asking(String who, List<String> points, Stage to) {
     return new AskException(
-        "%s not as far as %s says.".formatted(who, to.label()),
+        "%s missing something for %s.".formatted(who, to.label()),
         points,
         "Move to " + to.label() + " anyway");
   }

@@ -76,7 +76,7 @@ abstract class BrowserTest extends ApplicationTest {
   /** From Editing on, though steps are to be done. */
   static void readyAnyway(Browser browser) {
     browser.key(">");
-    browser.waitForText(".warning", "is not as far as Ready says");
+    browser.waitForText(".warning", "is missing something for Ready");
     browser.press("Move to Ready anyway");
     browser.waitForText(".stage-here", "Ready");
   }

@@ -59,7 +59,7 @@ class KeysTest extends BrowserTest {
       browser.waitForText(".stage-here", stage);
     }
     browser.key(">");
-    browser.waitForText(".warning", "is not as far as Ready says");
+    browser.waitForText(".warning", "is missing something for Ready");
     tabTo("Move to Ready anyway");
     browser.keys(Keys.ENTER);
     browser.waitForText(".stage-here", "Ready");

@@ -78,7 +78,7 @@ class OneByOneTest extends BrowserTest {
     browser.open(base + "/desk/one-by-one?at=7");
     browser.waitForText("h1", "Elvers");
     browser.key("y");
-    browser.waitForText("main", draft.reference() + " is not as far as Ready says");
+    browser.waitForText("main", draft.reference() + " is missing something for Ready");
     browser.press("Move to Ready anyway");
     browser.waitForText("main", "Nothing waits for you");
     assertThat(articles.get(site, 1).stage().label()).isEqualTo("Ready");

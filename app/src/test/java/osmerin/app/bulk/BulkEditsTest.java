@@ -86,7 +86,7 @@ class BulkEditsTest extends ApplicationTest {
         .isInstanceOfSatisfying(
             AskException.class,
             ask -> {
-              assertThat(ask).hasMessageStartingWith("2 articles are not as far as Ready says");
+              assertThat(ask).hasMessageStartingWith("2 articles are missing something for Ready");
               assertThat(ask.points()).hasSize(2);
               assertThat(ask.points().get(1))
                   .contains("0003: there is no draft, it has no publish date, ")
