@@ -46,10 +46,11 @@ document.addEventListener("keydown", (event) => {
   }
 });
 
-// data-back: a change made beside a page leads back to it.
+// data-back: a change made beside a page leads back to it; what is data-onward leads on to somewhere else.
 document.addEventListener("htmx:configRequest", (event) => {
+  const onward = event.detail.elt.hasAttribute("data-onward");
   const form = event.detail.elt.closest("[data-back]") ?? event.detail.elt.closest("#drawer");
-  if (form && event.detail.verb === "post" && !event.detail.parameters.back) event.detail.parameters.back = location.pathname + location.search;
+  if (form && !onward && event.detail.verb === "post" && !event.detail.parameters.back) event.detail.parameters.back = location.pathname + location.search;
 });
 document.addEventListener("submit", (event) => {
   const form = event.target;

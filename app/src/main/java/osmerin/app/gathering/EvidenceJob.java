@@ -202,9 +202,13 @@ public class EvidenceJob {
     } else if (outcome.fetched() == 0) {
       String why = String.join(" ", outcome.faults());
       work.failedAtAGlance(context, order.work(), why, order.path());
-    } else {
-      String sentence = outcome.sentence(order.groups().size());
+    } else if (order.groups().size() == 1) {
+      String sentence = outcome.sentence(1);
       work.doneAtAGlance(context, order.work(), sentence, order.path());
+    } else {
+      // How many of them came is told in any case: the page it leads to does not say.
+      String sentence = outcome.sentence(order.groups().size());
+      work.done(context, order.work(), sentence, order.path());
     }
   }
 

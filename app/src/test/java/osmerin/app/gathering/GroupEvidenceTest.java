@@ -134,6 +134,9 @@ class GroupEvidenceTest extends ApplicationTest {
     UUID id = job.order(site, List.of(mites, bread, mites), "/there");
     assertThat(ended(id).state()).isEqualTo(Work.State.DONE);
     assertThat(work.get(site, id).total()).isEqualTo(2);
+    assertThat(notices.of(site.personId(), 0, 5))
+        .singleElement()
+        .satisfies(n -> assertThat(n.text()).isEqualTo("Evidence fetched for 2 of 2 groups."));
     for (long group : List.of(mites, bread)) {
       assertThat(groups.group(site, group).row().wordTarget()).isNotNull();
       assertThat(groups.group(site, group).worth().hours())
