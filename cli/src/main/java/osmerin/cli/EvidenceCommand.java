@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Counted;
 import osmerin.formats.evidence.EvidenceFile;
 import osmerin.formats.evidence.SavedPages;
+import osmerin.meaning.SentenceModel;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -34,10 +35,15 @@ final class EvidenceCommand implements Callable<Integer> {
   @Option(names = "--primary", paramLabel = "KEYWORD", description = "the keyword they rank for")
   private @Nullable String primary;
 
+  @Option(
+      names = "--words-only",
+      description = "gather what pages say by their words alone, which is quicker")
+  private boolean wordsOnly;
+
   @Override
   public Integer call() throws IOException {
     SavedPages saved = read();
-    String file = EvidenceFile.of(saved.pages(), primary);
+    String file = EvidenceFile.of(saved.pages(), primary, wordsOnly ? null : new SentenceModel());
     out.write(
         writer -> {
           try {

@@ -125,8 +125,23 @@ final class PageWriter {
     StringBuilder html = new StringBuilder(element("h1", title));
     html.append("<p class=\"byline\">by Wren Halloway · updated last spring</p>");
     html.append(filler(plan, 1));
+    html.append(sections(kind, plan.own(), plan));
+    html.append(filler(plan, 1 + plan.random().nextInt(5)));
+    if (plan.random().nextInt(4) == 0) {
+      // Some go on for long, and come back to what they said.
+      html.append(element("h2", "In more depth")).append(sections(Kind.GUIDE, plan.own(), plan));
+      html.append(filler(plan, 8));
+    }
+    if (kind == Kind.COMPARED) {
+      html.append(table(plan));
+    }
+    return html.append(asked(plan)).append(inShort(plan)).toString();
+  }
+
+  private String sections(Kind kind, List<Subject.Section> sections, Plan plan) {
+    StringBuilder html = new StringBuilder();
     int number = 0;
-    for (Subject.Section section : plan.own()) {
+    for (Subject.Section section : sections) {
       number++;
       String heading = section.heading().any(plan.random());
       String numbered =
@@ -134,11 +149,7 @@ final class PageWriter {
       html.append(element("h2", kind == Kind.GUIDE || kind == Kind.COMPARED ? heading : numbered));
       html.append(facts(section, plan, number % 3 == 2));
     }
-    html.append(filler(plan, 1 + plan.random().nextInt(5)));
-    if (kind == Kind.COMPARED) {
-      html.append(table(plan));
-    }
-    return html.append(asked(plan)).append(inShort(plan)).toString();
+    return html.toString();
   }
 
   /** Facts in this page's own words, as paragraphs or as a list. */

@@ -10,6 +10,7 @@ import osmerin.core.evidence.PagesSay;
 import osmerin.core.evidence.Quartiles;
 import osmerin.core.evidence.ReadPage;
 import osmerin.core.evidence.Term;
+import osmerin.core.meaning.Meaning;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,8 +30,11 @@ public final class EvidenceFile {
    *
    * @param primary the keyword they rank for, null when nobody said
    * @param pages at least one, each with text
+   * @param meaning by which headings, questions and points are gathered beside their words, null
+   *     for words alone
    */
-  public static String of(List<ReadPage> pages, @Nullable String primary) {
+  public static String of(
+      List<ReadPage> pages, @Nullable String primary, @Nullable Meaning meaning) {
     Map<String, Object> file = new LinkedHashMap<>();
     if (primary != null) {
       file.put("primary", primary);
@@ -39,7 +43,7 @@ public final class EvidenceFile {
     file.put("words", words(pages));
     Evidence evidence = Evidence.of(pages.stream().map(ReadPage::ranking).toList(), List.of());
     file.put("terms", evidence.terms().stream().map(EvidenceFile::term).toList());
-    PagesSay say = PagesSay.of(pages);
+    PagesSay say = PagesSay.of(pages, meaning);
     file.put("headings", say.headings().stream().map(EvidenceFile::heading).toList());
     file.put("questions", say.questions());
     file.put("points", say.points().stream().map(EvidenceFile::point).toList());
