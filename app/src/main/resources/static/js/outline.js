@@ -126,5 +126,9 @@ function prepare() {
     new Sortable(list, { handle: "[data-grip]", animation: 0, onEnd: () => straighten(list) });
   }
 }
-document.addEventListener("htmx:afterSwap", prepare);
+document.addEventListener("htmx:afterSwap", (event) => {
+  prepare();
+  // What was proposed is not saved yet.
+  if (event.detail.target.id === "outline") document.querySelector("[data-outline]").dispatchEvent(new Event("input", { bubbles: true }));
+});
 prepare();

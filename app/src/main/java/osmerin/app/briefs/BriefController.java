@@ -32,8 +32,10 @@ import osmerin.app.work.LongWork;
 import osmerin.app.work.Work;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.Outline;
+import osmerin.core.brief.OutlineProposal;
 import osmerin.core.brief.TitleCheck;
 import osmerin.core.evidence.Evidence;
+import osmerin.core.evidence.PagesSay;
 
 /** The brief of an article: write it, draw evidence, print it. */
 @Controller
@@ -80,6 +82,7 @@ class BriefController {
     String primary = form.primaryKeyword() == null ? "" : form.primaryKeyword();
     model.addAttribute("round", round);
     model.addAttribute("form", form);
+    model.addAttribute("sections", form.sections());
     model.addAttribute("stored", stored);
     model.addAttribute("deepest", Outline.DEEPEST);
     addEvidence(site, round, stored, model);
@@ -156,6 +159,32 @@ class BriefController {
       model.addAttribute("searchFault", e.getMessage());
       return page(site, round, BriefForm.of(briefs.get(site, round)), model);
     }
+  }
+
+  /** The outline as it is typed, with what evidence adds to it; nothing is saved. */
+  @PostMapping("/outline")
+  @Needs(Right.WORK)
+  String propose(
+      SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Model model) {
+    Round round = articles.get(site, number.number());
+    WorkRights.requireWork(site, round);
+    form.faults().values().stream()
+        .findFirst()
+        .ifPresent(
+            fault -> {
+              throw new RefusedException(fault);
+            });
+    PagesSay say =
+        evidence
+            .of(site, round.article().groupId(), briefs.get(site, round).primaryKeyword())
+            .map(KeptEvidence::say)
+            .orElse(PagesSay.NOTHING);
+    Outline typed = form.outline();
+    Outline proposed = OutlineProposal.of(typed, say);
+    model.addAttribute("sections", proposed.sections());
+    model.addAttribute("added", proposed.sections().size() - typed.sections().size());
+    model.addAttribute("deepest", Outline.DEEPEST);
+    return "briefs/outline :: outline";
   }
 
   /** The title check alone, while somebody types. */

@@ -101,14 +101,18 @@ record BriefForm(
     return faults;
   }
 
-  /** The brief; only when there are no faults. */
-  Brief brief(long roundId) {
-    List<Outline.Section> sections =
+  /** The outline; only when there are no faults. */
+  Outline outline() {
+    return new Outline(
         sections().stream()
             .filter(s -> !s.heading().isBlank())
             .map(
                 s -> new Outline.Section(s.heading().strip(), bounded(s.depth()), s.note().strip()))
-            .toList();
+            .toList());
+  }
+
+  /** The brief; only when there are no faults. */
+  Brief brief(long roundId) {
     return new Brief(
         roundId,
         text(workingTitle),
@@ -117,7 +121,7 @@ record BriefForm(
         text(reader),
         text(angle),
         WordRange.read(wordsLow, wordsHigh),
-        new Outline(sections),
+        outline(),
         text(notes),
         version,
         null,

@@ -122,5 +122,11 @@ class EvidenceBrowserTest extends BrowserTest {
     browser.press("Get evidence");
     browser.waitForText(".panel", "10 pages that rank for “sourdough starter”");
     browser.waitForText(".research-facts", "words");
+    browser.press("Propose from evidence");
+    browser.waitForText("#outline", "proposed. Save the brief");
+    int sections = browser.count(".outline-row");
+    browser.press("Save");
+    browser.waitFor(() -> !browser.has("#outline [role=status]"));
+    assertThat(browser.count(".outline-row")).isEqualTo(sections).isGreaterThan(2);
   }
 }

@@ -292,6 +292,26 @@ class GroupEvidenceTest extends ApplicationTest {
   }
 
   @Test
+  void anOutlineIsProposedFromEvidenceAndNothingTypedIsLost() {
+    person.post(here);
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    Round round = articles.commission(site, new Commission("Mites", type, mites, Map.of(), null));
+    String brief = site.base() + "/articles/" + round.reference() + "/brief";
+    person.get(brief);
+    String proposed =
+        person
+            .post(brief + "/outline", "heading", "Why <b>mites</b>", "depth", "0", "note", "my own")
+            .body();
+    assertThat(proposed)
+        .contains("Why &lt;b&gt;mites&lt;/b&gt;", "my own", "proposed. Save the brief");
+    assertThat(proposed.split("outline-row").length).isGreaterThan(4);
+    assertThat(person.get(brief).body()).doesNotContain("my own");
+    HttpResponse<String> wrong =
+        person.post(brief + "/outline", "wordsLow", "9", "wordsHigh", "3", "heading", "x");
+    assertThat(wrong.statusCode()).isEqualTo(422);
+  }
+
+  @Test
   void anotherSitesEvidenceIsNotToBeSeenOrChanged() {
     person.upload(here + "/file", "mine.html", SAVED);
     SiteContext other = emptySite();
