@@ -300,14 +300,24 @@ class GroupEvidenceTest extends ApplicationTest {
     person.get(brief);
     String proposed =
         person
-            .post(brief + "/outline", "heading", "Why <b>mites</b>", "depth", "0", "note", "my own")
+            .post(
+                brief + "/outline",
+                "version",
+                "0",
+                "heading",
+                "Why <b>mites</b>",
+                "depth",
+                "0",
+                "note",
+                "my own")
             .body();
     assertThat(proposed)
         .contains("Why &lt;b&gt;mites&lt;/b&gt;", "my own", "proposed. Save the brief");
     assertThat(proposed.split("outline-row").length).isGreaterThan(4);
     assertThat(person.get(brief).body()).doesNotContain("my own");
     HttpResponse<String> wrong =
-        person.post(brief + "/outline", "wordsLow", "9", "wordsHigh", "3", "heading", "x");
+        person.post(
+            brief + "/outline", "version", "0", "wordsLow", "9", "wordsHigh", "3", "heading", "x");
     assertThat(wrong.statusCode()).isEqualTo(422);
   }
 

@@ -158,10 +158,10 @@ class FormsTest extends ApplicationTest {
   }
 
   @Test
-  void withoutAPrimaryKeywordNoEvidenceIsDrawn() throws Exception {
+  void withoutAKeywordGroupNoEvidenceIsFetched() throws Exception {
     send("articles/" + round.reference() + "/brief/evidence")
         .andExpect(status().isUnprocessableEntity())
-        .andExpect(content().string(containsString("no primary keyword yet")));
+        .andExpect(content().string(containsString("answers no keyword group yet")));
   }
 
   @Test
