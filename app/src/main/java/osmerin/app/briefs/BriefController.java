@@ -33,9 +33,11 @@ import osmerin.app.work.Work;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.OutlineProposal;
+import osmerin.core.brief.TitleAmong;
 import osmerin.core.brief.TitleCheck;
 import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.PagesSay;
+import osmerin.core.evidence.RankingPage;
 
 /** The brief of an article: write it, draw evidence, print it. */
 @Controller
@@ -79,7 +81,6 @@ class BriefController {
 
   private String page(SiteContext site, Round round, BriefForm form, Model model) {
     Brief stored = briefs.get(site, round);
-    String primary = form.primaryKeyword() == null ? "" : form.primaryKeyword();
     model.addAttribute("round", round);
     model.addAttribute("form", form);
     model.addAttribute("sections", form.sections());
@@ -89,8 +90,7 @@ class BriefController {
     research.show(site, round, model);
     model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
-    model.addAttribute(
-        "title", TitleCheck.of(form.workingTitle() == null ? "" : form.workingTitle(), primary));
+    addTitle(form, model);
     model.asMap().putIfAbsent("faults", Map.of());
     return "briefs/brief";
   }
@@ -190,11 +190,27 @@ class BriefController {
   /** The title check alone, while somebody types. */
   @PostMapping("/title")
   @Needs(Right.WORK)
-  String title(SiteContext site, BriefForm form, Model model) {
+  String title(
+      SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Model model) {
+    Round round = articles.get(site, number.number());
+    addEvidence(site, round, briefs.get(site, round), model);
+    addTitle(form, model);
+    return "briefs/title-check :: check";
+  }
+
+  private static void addTitle(BriefForm form, Model model) {
     String title = form.workingTitle() == null ? "" : form.workingTitle();
     String keyword = form.primaryKeyword() == null ? "" : form.primaryKeyword();
+    Outline outline = form.faults().isEmpty() ? form.outline() : Outline.NONE;
+    Evidence drawn = drawn(model);
     model.addAttribute("title", TitleCheck.of(title, keyword));
-    return "briefs/title-check :: check";
+    model.addAttribute(
+        "among",
+        TitleAmong.of(
+            title,
+            drawn.pages().stream().map(RankingPage::title).toList(),
+            drawn.terms(),
+            outline));
   }
 
   @GetMapping("/print")
