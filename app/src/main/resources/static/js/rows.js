@@ -32,7 +32,8 @@ document.addEventListener("keydown", async (event) => {
     if (step(event.key === "ArrowDown" ? 1 : -1)) event.preventDefault();
   } else if (event.key === "Enter" && onRow) {
     event.preventDefault();
-    if (event.shiftKey && row.dataset.href) location.assign(row.dataset.href);
+    // What has no drawer is opened whole by either.
+    if (row.dataset.href && (event.shiftKey || !row.dataset.drawer)) location.assign(row.dataset.href);
     else if (row.dataset.drawer) await open(row.dataset.drawer);
   } else if (event.key === "Enter" && event.shiftKey && document.querySelector("#drawer:not([hidden]) [data-open-whole]")) {
     event.preventDefault();

@@ -5,7 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -230,6 +234,31 @@ class BriefController {
     model.addAttribute(
         "length", lengths.of(site, planned.round(), brief, drawn(model)).orElse(null));
     return "briefs/print";
+  }
+
+  /** The brief as a file that other programs read. */
+  @GetMapping("/markdown")
+  @Needs(Right.READ)
+  ResponseEntity<String> markdown(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round) {
+    Round shown = articles.get(site, number.number(), round);
+    Brief brief = briefs.get(site, shown);
+    Evidence drawn =
+        evidence
+            .of(site, shown.article().groupId(), brief.primaryKeyword())
+            .map(KeptEvidence::evidence)
+            .orElse(Evidence.NONE);
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("text/markdown;charset=UTF-8"))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment()
+                .filename(shown.reference() + "-brief.md")
+                .build()
+                .toString())
+        .body(BriefMarkdown.of(shown, brief, lengths.of(site, shown, brief, drawn), drawn.terms()));
   }
 
   private void addEvidence(SiteContext site, Round round, Brief brief, Model model) {

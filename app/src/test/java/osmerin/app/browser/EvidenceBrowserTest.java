@@ -10,6 +10,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
@@ -71,7 +72,9 @@ class EvidenceBrowserTest extends BrowserTest {
     browser.press("Get evidence");
     browser.waitFor(() -> browser.count(".ranking-pages tbody tr") == 10);
     int before = words(0);
-    browser.open(here + "/pages/1");
+    browser.run("document.querySelector('.ranking-pages [data-row]').focus()");
+    browser.keys(Keys.ENTER);
+    browser.waitFor(() -> browser.has(".blocks"));
     browser.press("Put in");
     browser.waitForText(".blocks", "put in by hand");
     assertThat(words(0)).isGreaterThan(before);
