@@ -5,11 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,7 +22,6 @@ import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.gathering.EvidenceJob;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
@@ -35,6 +30,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.Work;
 import osmerin.core.article.ReferenceNumber;
+import osmerin.core.brief.BriefLack;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.OutlineProposal;
 import osmerin.core.brief.TitleAmong;
@@ -43,7 +39,7 @@ import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.PagesSay;
 import osmerin.core.evidence.RankingPage;
 
-/** The brief of an article: write it, draw evidence, print it. */
+/** The brief of an article: write it, get evidence for it, sign it off. */
 @Controller
 @RequestMapping("/{site}/articles/{number}/brief")
 class BriefController {
@@ -95,6 +91,7 @@ class BriefController {
     model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
     addTitle(form, model);
+    model.addAttribute("lacks", lacks(site, round, stored, model));
     model.asMap().putIfAbsent("faults", Map.of());
     return "briefs/brief";
   }
@@ -217,55 +214,28 @@ class BriefController {
             outline));
   }
 
-  @GetMapping("/print")
-  @Needs(Right.READ)
-  String print(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam(required = false) @Nullable Integer round,
-      Model model) {
-    PlannedRound planned = articles.planned(site, number.number(), round);
-    Brief brief = briefs.get(site, planned.round());
-    model.addAttribute("planned", planned);
-    model.addAttribute("round", planned.round());
-    model.addAttribute("brief", brief);
-    model.addAttribute("site", site.site());
-    addEvidence(site, planned.round(), brief, model);
-    model.addAttribute(
-        "length", lengths.of(site, planned.round(), brief, drawn(model)).orElse(null));
-    return "briefs/print";
-  }
-
-  /** The brief as a file that other programs read. */
-  @GetMapping("/markdown")
-  @Needs(Right.READ)
-  ResponseEntity<String> markdown(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam(required = false) @Nullable Integer round) {
-    Round shown = articles.get(site, number.number(), round);
-    Brief brief = briefs.get(site, shown);
-    Evidence drawn =
-        evidence
-            .of(site, shown.article().groupId(), brief.primaryKeyword())
-            .map(KeptEvidence::evidence)
-            .orElse(Evidence.NONE);
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("text/markdown;charset=UTF-8"))
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(shown.reference() + "-brief.md")
-                .build()
-                .toString())
-        .body(BriefMarkdown.of(shown, brief, lengths.of(site, shown, brief, drawn), drawn.terms()));
-  }
-
   private void addEvidence(SiteContext site, Round round, Brief brief, Model model) {
     Optional<KeptEvidence> kept =
         evidence.of(site, round.article().groupId(), brief.primaryKeyword());
     kept.ifPresent(evidence::look);
     model.addAttribute("evidence", kept.orElse(null));
+  }
+
+  /** What the brief lacks as it was saved. */
+  private List<BriefLack> lacks(SiteContext site, Round round, Brief stored, Model model) {
+    List<String> questions =
+        model.getAttribute("evidence") instanceof KeptEvidence kept
+            ? kept.say().questions()
+            : List.of();
+    return BriefLack.of(
+        new BriefLack.Written(
+            stored.workingTitle(),
+            stored.primaryKeyword(),
+            stored.reader(),
+            stored.angle(),
+            lengths.of(site, round, stored, drawn(model)),
+            stored.outline()),
+        questions);
   }
 
   private static Evidence drawn(Model model) {
