@@ -25,15 +25,16 @@ update evidence_page p set parts = (
   ) b);
 alter table evidence_page alter column parts set not null, drop column headings, drop column blocks;
 
--- The evidence of a group is that of its primary keyword, else the latest of its other keywords.
+-- The evidence of a group is that of its primary keyword, else the latest of its other keywords. Whoever asks names the
+-- site too, so that only its evidence is looked at.
 create view group_evidence as
-select distinct on (k.group_id)
-  k.group_id, e.id as evidence_id, e.phrase, e.words_target, e.normal = g.primary_normal as is_primary
+select distinct on (k.site_id, k.group_id)
+  k.site_id, k.group_id, e.id as evidence_id, e.phrase, e.words_target, e.normal = g.primary_normal as is_primary
 from evidence e
 join keyword k on k.site_id = e.site_id and k.normal = e.normal
 join keyword_group g on g.id = k.group_id
 where e.latest
-order by k.group_id, (e.normal = g.primary_normal) desc nulls last, e.fetched_at desc, e.id desc;
+order by k.site_id, k.group_id, (e.normal = g.primary_normal) desc nulls last, e.fetched_at desc, e.id desc;
 
 -- Work says where it was begun, so that whoever stops it is led back.
 update work set kind = upper(kind);
