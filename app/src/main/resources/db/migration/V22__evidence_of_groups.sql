@@ -29,7 +29,7 @@ alter table evidence_page alter column parts set not null, drop column headings,
 -- site too, so that only its evidence is looked at.
 create view group_evidence as
 select distinct on (k.site_id, k.group_id)
-  k.site_id, k.group_id, e.id as evidence_id, e.phrase, e.words_target, e.normal = g.primary_normal as is_primary
+  k.site_id, k.group_id, e.id as evidence_id, e.words_target
 from evidence e
 join keyword k on k.site_id = e.site_id and k.normal = e.normal
 join keyword_group g on g.id = k.group_id

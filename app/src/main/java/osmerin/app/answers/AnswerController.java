@@ -27,9 +27,10 @@ class AnswerController {
   }
 
   /**
-   * Chooses a group, by its id or by its name; neither for none.
+   * Chooses a group, by its id or by its name.
    *
    * @param seen the group that the person saw
+   * @param none whether it is to answer none
    */
   @PostMapping
   @Needs(Right.COMMISSION)
@@ -39,12 +40,12 @@ class AnswerController {
       @RequestParam(required = false) @Nullable Long seen,
       @RequestParam(required = false) @Nullable Long group,
       @RequestParam(defaultValue = "") String value,
+      @RequestParam(defaultValue = "false") boolean none,
       @RequestParam(defaultValue = "false") boolean anyway,
       RedirectAttributes to) {
-    Long chosen =
-        group != null || value.isBlank() ? group : Long.valueOf(groups.named(site, value));
-    answers.say(site, number.number(), seen, chosen, anyway);
-    Foot.say(to, number + (chosen == null ? " answers no group now." : " has its keyword group."));
+    Long byName = none || group != null ? group : Long.valueOf(groups.named(site, value));
+    answers.say(site, number.number(), seen, none ? null : byName, anyway);
+    Foot.say(to, number + (none ? " answers no group now." : " has its keyword group now."));
     return back(site, number);
   }
 
@@ -57,7 +58,7 @@ class AnswerController {
       @RequestParam(required = false) @Nullable Long seen,
       @RequestParam(defaultValue = "") String keywords,
       RedirectAttributes to) {
-    answers.say(site, number.number(), seen, answers.group(site, keywords), true);
+    answers.sayTyped(site, number.number(), seen, keywords);
     Foot.say(to, "A group is made of the keywords; " + number + " answers it.");
     return back(site, number);
   }

@@ -84,6 +84,9 @@ public class Answers implements RoundReversal {
       @Nullable Long groupId,
       boolean anyway) {
     context.require(Right.COMMISSION);
+    if (Objects.equals(seen, groupId)) {
+      return;
+    }
     Round round = articles.get(context, number);
     Group group = groupId == null ? null : groups.group(context, groupId);
     if (group != null && !anyway) {
@@ -135,6 +138,12 @@ public class Answers implements RoundReversal {
 
   private static @Nullable String stored(@Nullable Long group) {
     return group == null ? null : group.toString();
+  }
+
+  /** Makes a group of typed keywords, and says that an article answers it: both or neither. */
+  @Transactional
+  public void sayTyped(SiteContext context, int number, @Nullable Long seen, String typed) {
+    say(context, number, seen, group(context, typed), true);
   }
 
   /**

@@ -28,7 +28,6 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.LongWork;
-import osmerin.app.work.Work;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.BriefLack;
 import osmerin.core.brief.Outline;
@@ -46,6 +45,7 @@ class BriefController {
   private final ArticleService articles;
   private final BriefService briefs;
   private final EvidenceService evidence;
+  private final BriefEvidence behind;
   private final EvidenceJob job;
   private final ResearchBeside research;
   private final LongWork work;
@@ -55,10 +55,12 @@ class BriefController {
       ArticleService articles,
       BriefService briefs,
       EvidenceService evidence,
+      BriefEvidence behind,
       EvidenceJob job,
       ResearchBeside research,
       LongWork work,
       Lengths lengths) {
+    this.behind = behind;
     this.job = job;
     this.research = research;
     this.work = work;
@@ -86,7 +88,9 @@ class BriefController {
     model.addAttribute("sections", form.sections());
     model.addAttribute("stored", stored);
     model.addAttribute("deepest", Outline.DEEPEST);
-    addEvidence(site, round, stored, model);
+    Optional<KeptEvidence> kept = behind.of(site, round, stored);
+    kept.ifPresent(evidence::look);
+    addEvidence(kept, model);
     research.show(site, round, model);
     model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
@@ -150,11 +154,7 @@ class BriefController {
         throw new RefusedException(
             "This article answers no keyword group yet. Choose one on the article's page first.");
       }
-      Work now = work.glance(site, job.order(site, List.of(group), path(site, round)));
-      if (now.state() == Work.State.FAILED) {
-        throw new RefusedException(String.valueOf(now.fault()));
-      }
-      return "redirect:" + (now.isOver() ? path(site, round) : site.base() + "/work/" + now.id());
+      return "redirect:" + work.awaited(site, job.order(site, List.of(group), path(site, round)));
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("searchFault", e.getMessage());
@@ -176,8 +176,8 @@ class BriefController {
               throw new RefusedException(fault);
             });
     PagesSay say =
-        evidence
-            .of(site, round.article().groupId(), briefs.get(site, round).primaryKeyword())
+        behind
+            .of(site, round, briefs.get(site, round))
             .map(KeptEvidence::say)
             .orElse(PagesSay.NOTHING);
     Outline typed = form.outline();
@@ -194,7 +194,7 @@ class BriefController {
   String title(
       SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Model model) {
     Round round = articles.get(site, number.number());
-    addEvidence(site, round, briefs.get(site, round), model);
+    addEvidence(behind.of(site, round, briefs.get(site, round)), model);
     addTitle(form, model);
     return "briefs/title-check :: check";
   }
@@ -214,10 +214,7 @@ class BriefController {
             outline));
   }
 
-  private void addEvidence(SiteContext site, Round round, Brief brief, Model model) {
-    Optional<KeptEvidence> kept =
-        evidence.of(site, round.article().groupId(), brief.primaryKeyword());
-    kept.ifPresent(evidence::look);
+  private static void addEvidence(Optional<KeptEvidence> kept, Model model) {
     model.addAttribute("evidence", kept.orElse(null));
   }
 

@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
@@ -29,11 +28,11 @@ import osmerin.core.evidence.Evidence;
 class BriefFileController {
   private final ArticleService articles;
   private final BriefService briefs;
-  private final EvidenceService evidence;
+  private final BriefEvidence evidence;
   private final Lengths lengths;
 
   BriefFileController(
-      ArticleService articles, BriefService briefs, EvidenceService evidence, Lengths lengths) {
+      ArticleService articles, BriefService briefs, BriefEvidence evidence, Lengths lengths) {
     this.articles = articles;
     this.briefs = briefs;
     this.evidence = evidence;
@@ -49,7 +48,7 @@ class BriefFileController {
       Model model) {
     PlannedRound planned = articles.planned(site, number.number(), round);
     Brief brief = briefs.get(site, planned.round());
-    Optional<KeptEvidence> kept = kept(site, planned.round(), brief);
+    Optional<KeptEvidence> kept = evidence.of(site, planned.round(), brief);
     model.addAttribute("planned", planned);
     model.addAttribute("round", planned.round());
     model.addAttribute("brief", brief);
@@ -68,7 +67,7 @@ class BriefFileController {
       @RequestParam(required = false) @Nullable Integer round) {
     Round shown = articles.get(site, number.number(), round);
     Brief brief = briefs.get(site, shown);
-    Evidence drawn = drawn(kept(site, shown, brief));
+    Evidence drawn = drawn(evidence.of(site, shown, brief));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("text/markdown;charset=UTF-8"))
         .header(
@@ -78,10 +77,6 @@ class BriefFileController {
                 .build()
                 .toString())
         .body(BriefMarkdown.of(shown, brief, lengths.of(site, shown, brief, drawn), drawn.terms()));
-  }
-
-  private Optional<KeptEvidence> kept(SiteContext site, Round round, Brief brief) {
-    return evidence.of(site, round.article().groupId(), brief.primaryKeyword());
   }
 
   private static Evidence drawn(Optional<KeptEvidence> kept) {

@@ -8,9 +8,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.RoundReversal;
 import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefEvidence;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.briefs.Lengths;
-import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
@@ -38,14 +38,14 @@ public class DraftService implements RoundReversal {
 
   private final DraftMapper drafts;
   private final BriefService briefs;
-  private final EvidenceService evidence;
+  private final BriefEvidence evidence;
   private final Lengths lengths;
   private final History history;
 
   DraftService(
       DraftMapper drafts,
       BriefService briefs,
-      EvidenceService evidence,
+      BriefEvidence evidence,
       Lengths lengths,
       History history) {
     this.lengths = lengths;
@@ -201,10 +201,7 @@ public class DraftService implements RoundReversal {
   public DraftCheck check(SiteContext context, Round round, String text) {
     Brief brief = briefs.get(context, round);
     Evidence drawn =
-        evidence
-            .of(context, round.article().groupId(), brief.primaryKeyword())
-            .map(KeptEvidence::evidence)
-            .orElse(Evidence.NONE);
+        evidence.of(context, round, brief).map(KeptEvidence::evidence).orElse(Evidence.NONE);
     Optional<WordRange> length = lengths.of(context, round, brief, drawn);
     return DraftCheck.of(
         Markdown.draft(text),

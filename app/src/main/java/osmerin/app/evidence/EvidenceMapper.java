@@ -52,7 +52,8 @@ interface EvidenceMapper {
   Optional<EvidenceRow> lock(@Param("siteId") long siteId, @Param("id") long id);
 
   /** Fetched before the latest one, that first. */
-  List<EvidenceRow> earlier(@Param("siteId") long siteId, @Param("normal") String normal);
+  List<EvidenceService.Earlier> earlier(
+      @Param("siteId") long siteId, @Param("normal") String normal);
 
   String state(@Param("siteId") long siteId);
 

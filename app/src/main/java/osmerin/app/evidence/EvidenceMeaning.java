@@ -54,8 +54,11 @@ class EvidenceMeaning {
   /** Ordered once for each state of it, however often somebody looks. */
   @EventListener
   void order(EvidenceService.Looked looked) {
-    if (meanings.unwatched() != null) {
-      Order order = new Order(looked.id(), evidence.changedAt(looked.id()));
+    KeptEvidence kept = looked.kept();
+    Meaning meaning = meanings.unwatched();
+    List<ReadPage> pages = EvidenceDrawing.counted(kept.pages());
+    if (meaning != null && PagesSay.isMeant(pages, meaning)) {
+      Order order = new Order(kept.id(), evidence.changedAt(kept.id()));
       String name = order.evidence() + " " + order.changedAt();
       jobs.scheduleIfNotExists(TASK.instance(name).data(order).scheduledTo(clock.instant()));
     }

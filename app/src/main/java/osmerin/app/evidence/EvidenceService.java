@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,7 +47,7 @@ public class EvidenceService {
   }
 
   /** Somebody looks at evidence whose points were gathered by words alone so far. */
-  record Looked(long id) {}
+  record Looked(KeptEvidence kept) {}
 
   /** Evidence that was fetched before the latest one. */
   public record Earlier(long id, Instant fetchedAt) {}
@@ -75,13 +74,6 @@ public class EvidenceService {
     return evidence.ofGroup(context.siteId(), groupId).map(drawing::kept);
   }
 
-  /** That of a group; where there is none, that for a phrase. */
-  public Optional<KeptEvidence> of(SiteContext context, @Nullable Long groupId, String phrase) {
-    return Optional.ofNullable(groupId)
-        .flatMap(group -> ofGroup(context, group))
-        .or(() -> find(context, phrase));
-  }
-
   /** Evidence by its id, the latest or an earlier one. */
   public KeptEvidence get(SiteContext context, long id) {
     return evidence
@@ -97,15 +89,13 @@ public class EvidenceService {
   @Transactional
   public void look(KeptEvidence kept) {
     if (!kept.byMeaning() && !kept.counted().isEmpty()) {
-      events.publishEvent(new Looked(kept.id()));
+      events.publishEvent(new Looked(kept));
     }
   }
 
   /** What was fetched before for the same phrase, the latest first. */
   public List<Earlier> earlier(SiteContext context, KeptEvidence now) {
-    return evidence.earlier(context.siteId(), NormalForm.of(now.phrase())).stream()
-        .map(row -> new Earlier(row.id(), row.fetchedAt()))
-        .toList();
+    return evidence.earlier(context.siteId(), NormalForm.of(now.phrase()));
   }
 
   /**
@@ -144,7 +134,7 @@ public class EvidenceService {
       pages.add(same == null ? page : page.decidedAs(same));
     }
     for (KeptPage page : before) {
-      if (page.origin().isByHand() && known.containsValue(page)) {
+      if (page.origin().isByHand() && known.containsKey(page.read().name())) {
         pages.add(page.at(pages.size() + 1));
       }
     }

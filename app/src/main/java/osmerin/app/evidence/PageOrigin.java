@@ -5,7 +5,7 @@ public enum PageOrigin {
   SEARCH("from the search service"),
   PASTED("pasted"),
   FILE("uploaded"),
-  ADDRESS("fetched by its address");
+  ADDRESS("fetched by address");
 
   private final String label;
 

@@ -51,11 +51,10 @@ public class GroupEvidence {
    * @param beforeId the earlier evidence to compare with, null for the latest of those
    */
   public Page page(SiteContext context, long groupId, @Nullable Long beforeId) {
-    Group group = groups.group(context, groupId);
-    String primary = groups.keywords(context, groupId).primary();
-    KeptEvidence kept = evidence.ofGroup(context, groupId).orElse(null);
+    Page now = withoutEarlier(context, groupId);
+    KeptEvidence kept = now.kept();
     if (kept == null) {
-      return new Page(group, primary, null, List.of(), null, null);
+      return now;
     }
     List<Earlier> earlier = evidence.earlier(context, kept);
     KeptEvidence before =
@@ -64,7 +63,18 @@ public class GroupEvidence {
             .findFirst()
             .map(one -> evidence.get(context, one.id()))
             .orElse(null);
+    EvidenceChange change = before == null ? null : kept.since(before);
+    return new Page(now.group(), now.primary(), kept, earlier, before, change);
+  }
+
+  /** The latest alone, with nothing to compare it with. */
+  public Page withoutEarlier(SiteContext context, long groupId) {
     return new Page(
-        group, primary, kept, earlier, before, before == null ? null : kept.since(before));
+        groups.group(context, groupId),
+        groups.keywords(context, groupId).primary(),
+        evidence.ofGroup(context, groupId).orElse(null),
+        List.of(),
+        null,
+        null);
   }
 }

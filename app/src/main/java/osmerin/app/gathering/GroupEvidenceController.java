@@ -25,7 +25,6 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.LongWork;
-import osmerin.app.work.Work;
 import osmerin.core.text.Counted;
 import osmerin.formats.evidence.SavedPages;
 import osmerin.formats.text.UnreadableFileException;
@@ -71,7 +70,7 @@ class GroupEvidenceController {
   @GetMapping("/{id}/evidence/pages/{position}")
   @Needs(Right.READ)
   String blocks(SiteContext site, @PathVariable long id, @PathVariable int position, Model model) {
-    GroupEvidence.Page page = pages.page(site, id, null);
+    GroupEvidence.Page page = pages.withoutEarlier(site, id);
     model.addAttribute("page", page);
     model.addAttribute("shown", shown(page.kept(), position));
     return "gathering/blocks";
@@ -89,11 +88,7 @@ class GroupEvidenceController {
   @Needs(Right.EDIT)
   String fetch(SiteContext site, @PathVariable long id, Model model, HttpServletResponse response) {
     try {
-      Work now = work.glance(site, job.order(site, List.of(id), path(site, id)));
-      if (now.state() == Work.State.FAILED) {
-        return refused(site, id, String.valueOf(now.fault()), model, response);
-      }
-      return "redirect:" + (now.isOver() ? path(site, id) : site.base() + "/work/" + now.id());
+      return "redirect:" + work.awaited(site, job.order(site, List.of(id), path(site, id)));
     } catch (RefusedException e) {
       return refused(site, id, String.valueOf(e.getMessage()), model, response);
     }

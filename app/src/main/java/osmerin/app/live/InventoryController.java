@@ -27,7 +27,6 @@ import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.LongWork;
-import osmerin.app.work.Work;
 import osmerin.core.text.Counted;
 import osmerin.core.workday.DayText;
 import osmerin.formats.text.UnreadableFileException;
@@ -41,7 +40,7 @@ class InventoryController {
 
   private final InventoryIntake intake;
   private final FetchJob fetches;
-  private final LongWork works;
+  private final LongWork work;
   private final LiveMatching matching;
   private final Overlap overlap;
   private final GroupService groups;
@@ -50,7 +49,7 @@ class InventoryController {
   InventoryController(
       InventoryIntake intake,
       FetchJob fetches,
-      LongWork works,
+      LongWork work,
       LiveMatching matching,
       Overlap overlap,
       GroupService groups,
@@ -58,7 +57,7 @@ class InventoryController {
     this.articles = articles;
     this.intake = intake;
     this.fetches = fetches;
-    this.works = works;
+    this.work = work;
     this.matching = matching;
     this.overlap = overlap;
     this.groups = groups;
@@ -115,11 +114,7 @@ class InventoryController {
       HttpServletResponse response) {
     String typed = address == null ? "" : address;
     try {
-      Work work = works.glance(site, fetches.order(site, typed));
-      if (work.state() == Work.State.FAILED) {
-        return fault(String.valueOf(work.fault()), typed, model, response);
-      }
-      return "redirect:" + (work.isOver() ? work.path() : site.base() + "/work/" + work.id());
+      return "redirect:" + work.awaited(site, fetches.order(site, typed));
     } catch (RefusedException e) {
       return fault(String.valueOf(e.getMessage()), typed, model, response);
     }

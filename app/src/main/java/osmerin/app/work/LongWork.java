@@ -10,6 +10,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 
@@ -95,8 +96,22 @@ public class LongWork {
     tell(context, get(context, id).name() + ": " + fault, path);
   }
 
+  /**
+   * Waits a moment for work that was just ordered.
+   *
+   * @return the page that shows what came of it, or how far it is
+   * @throws RefusedException when it failed, with the reason
+   */
+  public String awaited(SiteContext context, UUID id) {
+    Work now = glance(context, id);
+    if (now.state() == Work.State.FAILED) {
+      throw new RefusedException(String.valueOf(now.fault()));
+    }
+    return now.isOver() ? String.valueOf(now.path()) : context.base() + "/work/" + id;
+  }
+
   /** How it stands once it is over, or after a moment of waiting. */
-  public Work glance(SiteContext context, UUID id) {
+  private Work glance(SiteContext context, UUID id) {
     long glances = PATIENCE.toMillis() / GLANCE_MILLIS + 1;
     Work now = get(context, id);
     for (long i = 0; i < glances && !now.isOver(); i++) {
@@ -111,7 +126,7 @@ public class LongWork {
     return now;
   }
 
-  /** Whoever still waits at a {@link #glance} sees what comes of it without a notice. */
+  /** Whoever still waits in {@link #awaited} sees what comes of it without a notice. */
   private boolean isWaitedFor(SiteContext context, UUID id) {
     return clock.instant().isBefore(get(context, id).startedAt().plus(PATIENCE));
   }

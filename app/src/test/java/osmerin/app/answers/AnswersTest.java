@@ -135,6 +135,39 @@ class AnswersTest extends ApplicationTest {
         .contains("Word target", "Expected visits", "eel trap", ">900<");
   }
 
+  /** Pressed with an empty field, "Set" once took the group away. */
+  @Test
+  void anEmptyNameIsAskedForAndTakesNothingAway() {
+    say(null, eels);
+    HttpPerson person = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
+    String here = site.base() + "/articles/" + round.reference();
+    person.get(here);
+    String seen = String.valueOf(eels);
+    assertThat(person.post(here + "/group", "seen", seen, "value", " ").statusCode())
+        .isEqualTo(422);
+    assertThat(answered()).isEqualTo(eels);
+    assertThat(person.post(here + "/group", "seen", seen, "none", "true").statusCode())
+        .isEqualTo(302);
+    assertThat(answered()).isNull();
+  }
+
+  @Test
+  void sayingWhatIsSaidAlreadyIsNoChange() {
+    say(null, eels);
+    say(eels, eels);
+    undo.undoLatest(site);
+    assertThat(answered()).isNull();
+  }
+
+  @Test
+  void keywordsThatSomebodyWasFasterThanMakeNoGroup() {
+    say(null, eels);
+    assertThatThrownBy(() -> answers.sayTyped(site, round.article().number(), null, "eel smoker"))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("Someone else");
+    assertThatThrownBy(() -> groups.named(site, "eel smoker")).isInstanceOf(RefusedException.class);
+  }
+
   @Test
   void overHttpAGroupIsChosenByItsNameOrTyped() {
     HttpPerson person = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);

@@ -2,6 +2,7 @@ package osmerin.app.briefs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,7 +14,9 @@ import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
+import osmerin.app.groups.GroupService;
 import osmerin.app.history.UndoService;
+import osmerin.app.imports.ImportService;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
@@ -27,6 +30,9 @@ class BriefServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
   @Autowired private EvidenceService evidence;
+  @Autowired private BriefEvidence behind;
+  @Autowired private ImportService imports;
+  @Autowired private GroupService groups;
   @Autowired private UndoService undo;
   private SiteContext site;
   private Round round;
@@ -126,6 +132,24 @@ class BriefServiceTest extends ApplicationTest {
     assertThat(kept.evidence().terms()).isNotEmpty();
     assertThat(evidence.find(site, "  Catching Eels at NIGHT ")).isPresent();
     assertThat(evidence.find(emptySite(), "catching eels at night")).isEmpty();
+  }
+
+  @Test
+  void evidenceOfABriefIsThatOfItsGroupElseOfItsKeyword() {
+    Brief saved = brief("Beginners", 0);
+    assertThat(behind.of(site, round, saved)).isEmpty();
+    evidence.fetch(site, saved.primaryKeyword());
+    assertThat(behind.of(site, round, saved).orElseThrow().phrase())
+        .isEqualTo(saved.primaryKeyword());
+    imports.importFile(
+        site, "hens.csv", "keyword,volume\nchicken coop,90\n".getBytes(StandardCharsets.UTF_8));
+    long group = groups.named(site, "chicken coop");
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    Round other = articles.commission(site, new Commission("Hens", type, group, Map.of(), null));
+    assertThat(behind.of(site, other, saved).orElseThrow().phrase())
+        .isEqualTo(saved.primaryKeyword());
+    evidence.fetch(site, "chicken coop");
+    assertThat(behind.of(site, other, saved).orElseThrow().phrase()).isEqualTo("chicken coop");
   }
 
   private Brief brief(String reader, int version) {

@@ -259,7 +259,7 @@ class EvidenceServiceTest extends ApplicationTest {
     asking(HONEY).fetch(site, "honey jar");
     assertThat(evidence.ofGroup(site, group).orElseThrow().phrase()).isEqualTo("honey");
     assertThat(groups.group(site, group).row().wordTarget()).isNotNull();
-    assertThat(evidence.of(site, null, "honey jar").orElseThrow().phrase()).isEqualTo("honey jar");
+    assertThat(evidence.find(site, "honey jar").orElseThrow().phrase()).isEqualTo("honey jar");
     assertThat(evidence.ofGroup(emptySite(), group)).isEmpty();
   }
 }

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.evidence.EvidenceService;
@@ -28,6 +29,7 @@ import osmerin.app.groups.GroupService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.research.SiteKeywords;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -60,6 +62,8 @@ class GroupEvidenceTest extends ApplicationTest {
   @Autowired private LongWork work;
   @Autowired private Notices notices;
   @Autowired private ArticleService articles;
+  @Autowired private SiteKeywords keywords;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
   private HttpPerson person;
   private long mites;
@@ -178,8 +182,6 @@ class GroupEvidenceTest extends ApplicationTest {
     assertThat(evidence.ofGroup(site, bread)).isEmpty();
   }
 
-  @Autowired private osmerin.app.research.SiteKeywords keywords;
-
   private List<Long> keywordIds(String... normals) {
     return keywords.named(site.siteId(), List.of(normals)).stream().map(k -> k.id()).toList();
   }
@@ -276,6 +278,30 @@ class GroupEvidenceTest extends ApplicationTest {
     assertThat(other.post(here + "/pages/1/out", "seen", seen, "out", "false").statusCode())
         .isEqualTo(403);
     assertThat(person.get(here + "/pages/7").statusCode()).isEqualTo(404);
+  }
+
+  /** The model knows English; the page said "by words and meaning" of German pages too. */
+  @Test
+  void pagesOfALanguageWithoutVectorsAreGatheredByWordsAndSaySo() {
+    String german =
+        "<title>Milben</title><main><p>Die Milbe schwächt die Bienen im Winter, und ohne diese"
+            + " Bienen ist das Volk im März nicht mehr da.</p></main>";
+    person.upload(here + "/file", "milben.html", german);
+    assertThat(person.get(here).body()).contains("by words").doesNotContain("by words and meaning");
+    assertThat(jobsFor(kept().id())).isZero();
+    person.upload(here + "/file", "mine.html", SAVED);
+    person.post(here + "/pages/1/out", "seen", String.valueOf(kept().id()), "out", "true");
+    person.get(here);
+    await().atMost(Duration.ofSeconds(60)).until(() -> kept().byMeaning());
+    assertThat(person.get(here).body()).contains("by words and meaning");
+  }
+
+  private int jobsFor(long evidence) {
+    return jdbc.queryForObject(
+        "select count(*) from scheduled_tasks where task_name = 'evidence-meaning' and"
+            + " task_instance like ?",
+        Integer.class,
+        evidence + " %");
   }
 
   @Test

@@ -12,6 +12,7 @@ import osmerin.app.notices.Notice;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.ForbiddenException;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
@@ -51,6 +52,21 @@ class LongWorkTest extends ApplicationTest {
     assertThat(work.get(owner, id).fault()).isEqualTo("The file breaks off.");
     assertThat(notices.of(strategist.personId(), 0, 5).get(0).text())
         .isEqualTo("eels.csv: The file breaks off.");
+  }
+
+  @Test
+  void whoWaitsIsLedToWhatCameOfItOrToItsProgressOrToldWhy() {
+    UUID done = work.begin(strategist, WorkKind.EVIDENCE, "eels", "/begun");
+    work.doneAtAGlance(strategist, done, "It is here.", "/result");
+    assertThat(work.awaited(strategist, done)).isEqualTo("/result");
+    UUID slow = work.begin(strategist, WorkKind.EVIDENCE, "eels", "/begun");
+    assertThat(work.awaited(strategist, slow)).isEqualTo(strategist.base() + "/work/" + slow);
+    UUID failed = work.begin(strategist, WorkKind.EVIDENCE, "eels", "/begun");
+    work.failedAtAGlance(strategist, failed, "It is down.", "/begun");
+    assertThatThrownBy(() -> work.awaited(strategist, failed))
+        .isInstanceOf(RefusedException.class)
+        .hasMessage("It is down.");
+    assertThat(notices.of(strategist.personId(), 0, 5)).isEmpty();
   }
 
   @Test

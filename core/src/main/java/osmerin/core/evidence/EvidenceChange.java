@@ -13,7 +13,7 @@ import osmerin.core.keyword.PageAddress;
  * What changed from one evidence of a phrase to a later one. Pages are the same by the normal form
  * of their addresses; terms, and headings that more than one page has, by that of their words.
  *
- * @param newPages in their order, those that ranked in neither place before
+ * @param newPages in their order
  * @param gonePages as they were ordered before
  */
 public record EvidenceChange(

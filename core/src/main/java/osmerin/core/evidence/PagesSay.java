@@ -116,10 +116,8 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   public static PagesSay of(List<ReadPage> pages, @Nullable Meaning meaning) {
     Stems stems = new Stems();
     List<Said> all = new ArrayList<>();
-    boolean known = meaning != null;
     for (int page = 0; page < pages.size(); page++) {
       Language language = language(pages.get(page));
-      known &= known && meaning.knows(language);
       Set<String> title = stems(stems, pages.get(page).title(), language);
       for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
         String text = text(sentence);
@@ -129,9 +127,15 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         }
       }
     }
-    Gathering gathering = new Gathering(known ? meaning : null);
+    Gathering gathering =
+        new Gathering(meaning != null && isMeant(pages, meaning) ? meaning : null);
     return new PagesSay(
         headings(all, gathering), questions(all, gathering), points(all, pages, gathering));
+  }
+
+  /** Whether it knows the languages of all pages, so that they can be gathered by meaning. */
+  public static boolean isMeant(List<ReadPage> pages, Meaning meaning) {
+    return pages.stream().map(PagesSay::language).allMatch(meaning::knows);
   }
 
   private static String text(ReadPage.Sentence sentence) {

@@ -7,8 +7,10 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
@@ -41,6 +43,7 @@ public record SavedPages(List<ReadPage> pages, List<String> passedOver) {
   private static final class Reading {
     private final List<ReadPage> pages = new ArrayList<>();
     private final List<String> passedOver = new ArrayList<>();
+    private final Set<String> names = new HashSet<>();
 
     boolean isFull() {
       return pages.size() == MOST;
@@ -58,12 +61,22 @@ public record SavedPages(List<ReadPage> pages, List<String> passedOver) {
 
     private void read(String name, byte[] bytes) {
       try {
-        ReadPage page = PageReader.read(name, DecodedText.of(bytes).text());
+        ReadPage page = PageReader.read(ownName(name), DecodedText.of(bytes).text());
         page.fault()
             .ifPresentOrElse(why -> passedOver.add(name + ": " + why), () -> pages.add(page));
       } catch (UnreadableFileException e) {
         passedOver.add(name + ": " + e.getMessage());
       }
+    }
+
+    /** Points name the page that makes them, so no two pages have one name. */
+    private String ownName(String name) {
+      String own = name;
+      for (int turn = 2; names.contains(own); turn++) {
+        own = "%s (%s)".formatted(name, turn);
+      }
+      names.add(own);
+      return own;
     }
 
     SavedPages of(String whole) {

@@ -46,6 +46,18 @@ class SavedPagesTest {
     assertThat(saved.passedOver()).containsExactly("empty.html: has no text.");
   }
 
+  /** Each page of a site saved as a folder is called index.html. */
+  @Test
+  void pagesOfOneNameInSeveralFoldersAreToldApart() throws IOException {
+    SavedPages saved =
+        SavedPages.ofUpload(
+            "site.zip",
+            zip(Map.of("a/index.html", PAGE, "b/index.html", PAGE, "c/index.html", PAGE)));
+    assertThat(saved.pages())
+        .extracting(ReadPage::name)
+        .containsExactly("index.html", "index.html (2)", "index.html (3)");
+  }
+
   @Test
   void onePageIsReadByItself() {
     assertThat(SavedPages.ofUpload("one.html", PAGE.getBytes(StandardCharsets.UTF_8)).pages())
