@@ -14,7 +14,6 @@ import osmerin.core.keyword.PageAddress;
 import osmerin.core.meaning.Profile;
 import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
-import osmerin.core.text.WordNumbers;
 
 /**
  * How alike groups are: how near they are in meaning, or the cosine of their words weighted by
@@ -25,13 +24,15 @@ import osmerin.core.text.WordNumbers;
  */
 final class Likeness {
   private static final int NEIGHBOURS = 8;
-  private static final int MOST_GROUPS_OF_A_FEATURE = 1_000;
+
+  private static final ThreadLocal<SharedFeatures> SHARED =
+      ThreadLocal.withInitial(SharedFeatures::new);
 
   /** For each group its neighbours and how alike they are, symmetric, 0–1. */
   private final List<Map<Integer, Double>> neighbours = new ArrayList<>();
 
-  private final Vectors words;
-  private final Vectors sites;
+  private final FeatureVectors words;
+  private final FeatureVectors sites;
   private final Language[] languages;
   private final @Nullable Profile[] meanings;
 
@@ -43,8 +44,8 @@ final class Likeness {
    * @param sense null where there is no meaning
    */
   Likeness(List<KeywordGroup> groups, Stems stems, @Nullable GroupSense sense) {
-    words = new Vectors(groups.parallelStream().map(g -> words(g, stems)).toList());
-    sites = new Vectors(groups.parallelStream().map(Likeness::sites).toList());
+    words = new FeatureVectors(groups.parallelStream().map(g -> words(g, stems)).toList());
+    sites = new FeatureVectors(groups.parallelStream().map(Likeness::sites).toList());
     languages = groups.stream().map(g -> g.primary().language()).toArray(Language[]::new);
     meanings = sense == null ? new Profile[languages.length] : sense.profiles();
     groups.forEach(g -> neighbours.add(new TreeMap<>()));
@@ -56,19 +57,35 @@ final class Likeness {
         .forEach(its -> keep(its.of(), its));
   }
 
+  /** One walk over the index sums what groups share, so nothing is computed pair by pair. */
   private Nearest nearest(int i, int[] near) {
+    SharedFeatures shared = SHARED.get().of(languages.length);
+    words.share(i, shared.words, shared);
+    sites.share(i, shared.sites, shared);
+    Arrays.stream(near).forEach(shared::touch);
     Nearest nearest = new Nearest(i);
-    IntStream.concat(IntStream.concat(words.around(i), sites.around(i)), Arrays.stream(near))
-        .distinct()
-        .filter(j -> j != i)
-        .forEach(
-            j -> {
-              double alike = of(i, j);
-              if (alike > 0) {
-                nearest.offer(j, alike);
-              }
-            });
+    for (int k = 0; k < shared.size; k++) {
+      int j = shared.groups[k];
+      double alike = j == i || languages[i] != languages[j] ? 0 : alike(i, j, shared, nearest);
+      if (alike > 0) {
+        nearest.offer(j, alike);
+      }
+    }
+    shared.clear();
     return nearest;
+  }
+
+  /** How alike two groups are, 0 where they are too far apart to be among the nearest. */
+  private double alike(int i, int j, SharedFeatures shared, Nearest nearest) {
+    double bySites = shared.sites[j] + sites.common(i, j);
+    Profile mine = meanings[i];
+    Profile theirs = meanings[j];
+    if (mine == null || theirs == null) {
+      return mean(i, j, shared.words[j] + words.common(i, j), bySites);
+    }
+    return mean(i, j, 1, bySites) < nearest.least()
+        ? 0
+        : mean(i, j, Math.max(0, mine.product(theirs)), bySites);
   }
 
   /** How alike two groups are, 0–1. */
@@ -80,8 +97,11 @@ final class Likeness {
     Profile theirs = meanings[b];
     double likeness =
         mine == null || theirs == null ? words.cosine(a, b) : Math.max(0, mine.product(theirs));
-    boolean sitesKnown = !sites.isEmpty(a) && !sites.isEmpty(b);
-    return sitesKnown ? (likeness + sites.cosine(a, b)) / 2 : likeness;
+    return mean(a, b, likeness, sites.cosine(a, b));
+  }
+
+  private double mean(int a, int b, double likeness, double bySites) {
+    return sites.isEmpty(a) || sites.isEmpty(b) ? likeness : (likeness + bySites) / 2;
   }
 
   Map<Integer, Double> of(int group) {
@@ -124,6 +144,11 @@ final class Likeness {
       likeness[at] = alike;
     }
 
+    /** What a group must be alike to be kept, however small its number. */
+    double least() {
+      return size == NEIGHBOURS ? likeness[size - 1] : 0;
+    }
+
     private boolean isBefore(int group, double alike, int at) {
       return alike > likeness[at] || (alike == likeness[at] && group < groups[at]);
     }
@@ -147,89 +172,5 @@ final class Likeness {
       }
     }
     return counts;
-  }
-
-  /**
-   * Unit vectors weighted by idf = ln(1 + groups / groups with the feature). Features are numbered
-   * by their spelling, so that sums do not depend on the order of the groups' own parts.
-   */
-  private static final class Vectors {
-    private final int[][] features;
-    private final double[][] weights;
-    private final int[][] groupsOf;
-
-    Vectors(List<Map<String, Double>> counts) {
-      WordNumbers numbers = new WordNumbers(counts.stream().map(Map::keySet).toList());
-      features = new int[counts.size()][];
-      weights = new double[counts.size()][];
-      for (int i = 0; i < features.length; i++) {
-        features[i] = numbers.of(counts.get(i).keySet());
-        weights[i] = unit(counts.get(i), numbers, counts.size());
-      }
-      groupsOf = new int[numbers.size()][];
-      index(numbers);
-    }
-
-    private static double[] unit(Map<String, Double> counts, WordNumbers numbers, int groups) {
-      double all = counts.values().stream().mapToDouble(Double::doubleValue).sum();
-      // In the order of their spelling, which is that of their numbers.
-      double[] vector =
-          new TreeMap<>(counts)
-              .entrySet().stream()
-                  .mapToDouble(
-                      e ->
-                          e.getValue()
-                              / all
-                              * Math.log(1.0 + (double) groups / numbers.frequency(e.getKey())))
-                  .toArray();
-      double squares = 0;
-      for (double weight : vector) {
-        squares += weight * weight;
-      }
-      double norm = Math.sqrt(squares);
-      for (int k = 0; k < vector.length; k++) {
-        vector[k] /= norm;
-      }
-      return vector;
-    }
-
-    /** Which groups have a feature; one that too many have says nothing of any two. */
-    private void index(WordNumbers numbers) {
-      int[] filled = new int[numbers.size()];
-      for (int f = 0; f < filled.length; f++) {
-        boolean tells = numbers.frequency(f) <= MOST_GROUPS_OF_A_FEATURE;
-        groupsOf[f] = new int[tells ? numbers.frequency(f) : 0];
-      }
-      for (int i = 0; i < features.length; i++) {
-        for (int f : features[i]) {
-          if (groupsOf[f].length > 0) {
-            groupsOf[f][filled[f]++] = i;
-          }
-        }
-      }
-    }
-
-    boolean isEmpty(int group) {
-      return features[group].length == 0;
-    }
-
-    /** The groups that share a telling feature with a group, itself among them. */
-    IntStream around(int group) {
-      return Arrays.stream(features[group]).flatMap(feature -> Arrays.stream(groupsOf[feature]));
-    }
-
-    double cosine(int a, int b) {
-      double sum = 0;
-      for (int i = 0, j = 0; i < features[a].length && j < features[b].length; ) {
-        if (features[a][i] == features[b][j]) {
-          sum += weights[a][i++] * weights[b][j++];
-        } else if (features[a][i] < features[b][j]) {
-          i++;
-        } else {
-          j++;
-        }
-      }
-      return sum;
-    }
   }
 }

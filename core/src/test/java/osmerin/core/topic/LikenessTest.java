@@ -44,6 +44,25 @@ class LikenessTest {
     }
   }
 
+  /** A feature that more than a thousand groups have finds nobody, yet counts for the cosine. */
+  @Test
+  void theCommonestFeaturesCountForThoseThatAreFound() {
+    List<KeywordGroup> groups = new ArrayList<>();
+    Random random = new Random(3);
+    for (int i = 0; i < 1_300; i++) {
+      String phrase = "eel " + WORDS[1 + random.nextInt(9)] + " w" + i / 4 + "x n" + i;
+      List<String> pages = List.of("all.example/" + i, "s" + i / 6 + ".example/" + i);
+      groups.add(group("g" + i, Keyword.of(phrase, 100L, pages)));
+    }
+    Likeness likeness = new Likeness(groups, new Stems());
+    for (int i = 0; i < groups.size(); i++) {
+      assertThat(likeness.of(i)).as("neighbours of %s", i).hasSizeGreaterThan(2);
+      for (Map.Entry<Integer, Double> near : likeness.of(i).entrySet()) {
+        assertThat(near.getValue()).isCloseTo(likeness.of(i, near.getKey()), within(1e-12));
+      }
+    }
+  }
+
   @Test
   void alikeIsMutualAndNoMoreThanOne() {
     List<KeywordGroup> groups = groups(new Random(9), 60);
