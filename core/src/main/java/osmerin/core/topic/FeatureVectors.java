@@ -21,10 +21,12 @@ final class FeatureVectors {
 
   private final double[][] weightsOf;
 
-  /** For each group its features that tell nothing of two. */
+  /** For each group its features that tell nothing of two, numbered among these. */
   private final int[][] common;
 
   private final double[][] commonWeights;
+  private final double[] commonLength;
+  private final int commons;
 
   FeatureVectors(List<Map<String, Double>> counts) {
     WordNumbers numbers = new WordNumbers(counts.stream().map(Map::keySet).toList());
@@ -37,15 +39,26 @@ final class FeatureVectors {
     groupsOf = new int[numbers.size()][];
     weightsOf = new double[numbers.size()][];
     index(numbers);
+    int[] number = new int[numbers.size()];
+    int found = 0;
+    for (int f = 0; f < number.length; f++) {
+      number[f] = groupsOf[f].length == 0 ? found++ : -1;
+    }
+    commons = found;
     common = new int[features.length][];
     commonWeights = new double[features.length][];
+    commonLength = new double[features.length];
     for (int i = 0; i < features.length; i++) {
-      int[] its = features[i];
-      int[] at = IntStream.range(0, its.length).filter(k -> groupsOf[its[k]].length == 0).toArray();
-      common[i] = IntStream.of(at).map(k -> its[k]).toArray();
-      double[] all = weights[i];
-      commonWeights[i] = IntStream.of(at).mapToDouble(k -> all[k]).toArray();
+      keepCommon(i, number);
     }
+  }
+
+  private void keepCommon(int group, int[] number) {
+    int[] its = features[group];
+    int[] at = IntStream.range(0, its.length).filter(k -> number[its[k]] >= 0).toArray();
+    common[group] = IntStream.of(at).map(k -> number[its[k]]).toArray();
+    commonWeights[group] = IntStream.of(at).mapToDouble(k -> weights[group][k]).toArray();
+    commonLength[group] = length(commonWeights[group]);
   }
 
   private static double[] unit(Map<String, Double> counts, WordNumbers numbers, int groups) {
@@ -60,15 +73,19 @@ final class FeatureVectors {
                             / all
                             * Math.log(1.0 + (double) groups / numbers.frequency(e.getKey())))
                 .toArray();
-    double squares = 0;
-    for (double weight : vector) {
-      squares += weight * weight;
-    }
-    double norm = Math.sqrt(squares);
+    double norm = length(vector);
     for (int k = 0; k < vector.length; k++) {
       vector[k] /= norm;
     }
     return vector;
+  }
+
+  private static double length(double[] vector) {
+    double squares = 0;
+    for (double weight : vector) {
+      squares += weight * weight;
+    }
+    return Math.sqrt(squares);
   }
 
   /** Which groups have a feature; one that too many have says nothing of any two. */
@@ -101,26 +118,58 @@ final class FeatureVectors {
       int[] others = groupsOf[features[group][k]];
       double[] theirs = weightsOf[features[group][k]];
       for (int o = 0; o < others.length; o++) {
-        sums[others[o]] += weight * theirs[o];
-        shared.touch(others[o]);
+        int other = others[o];
+        double sum = sums[other];
+        if (sum == 0) {
+          shared.touch(other);
+        }
+        sums[other] = sum + weight * theirs[o];
       }
     }
   }
 
+  /** How many of the commonest features there are. */
+  int commons() {
+    return commons;
+  }
+
+  /** Lays out what a group weighs by each of the commonest features. */
+  void spread(int group, double[] laidOut) {
+    for (int k = 0; k < common[group].length; k++) {
+      laidOut[common[group][k]] = commonWeights[group][k];
+    }
+  }
+
+  /** Takes up what {@link #spread} laid out. */
+  void gather(int group, double[] laidOut) {
+    for (int feature : common[group]) {
+      laidOut[feature] = 0;
+    }
+  }
+
+  /** What a group shares by the commonest features with the one that is laid out. */
+  double common(double[] laidOut, int group) {
+    double sum = 0;
+    int[] its = common[group];
+    double[] weight = commonWeights[group];
+    for (int k = 0; k < its.length; k++) {
+      sum += laidOut[its[k]] * weight[k];
+    }
+    return sum;
+  }
+
+  /** No less than two groups share by the commonest features (Cauchy and Schwarz). */
+  double mostCommon(int a, int b) {
+    return commonLength[a] * commonLength[b];
+  }
+
   double cosine(int a, int b) {
-    return product(features[a], weights[a], features[b], weights[b]);
-  }
-
-  /** What two groups share by the commonest features. */
-  double common(int a, int b) {
-    return product(common[a], commonWeights[a], common[b], commonWeights[b]);
-  }
-
-  private static double product(int[] mine, double[] weights, int[] its, double[] itsWeights) {
+    int[] mine = features[a];
+    int[] its = features[b];
     double sum = 0;
     for (int i = 0, j = 0; i < mine.length && j < its.length; ) {
       if (mine[i] == its[j]) {
-        sum += weights[i++] * itsWeights[j++];
+        sum += weights[a][i++] * weights[b][j++];
       } else if (mine[i] < its[j]) {
         i++;
       } else {

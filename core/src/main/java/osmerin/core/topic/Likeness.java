@@ -59,9 +59,11 @@ final class Likeness {
 
   /** One walk over the index sums what groups share, so nothing is computed pair by pair. */
   private Nearest nearest(int i, int[] near) {
-    SharedFeatures shared = SHARED.get().of(languages.length);
+    SharedFeatures shared = SHARED.get().of(languages.length, words.commons(), sites.commons());
     words.share(i, shared.words, shared);
     sites.share(i, shared.sites, shared);
+    words.spread(i, shared.commonWords);
+    sites.spread(i, shared.commonSites);
     Arrays.stream(near).forEach(shared::touch);
     Nearest nearest = new Nearest(i);
     for (int k = 0; k < shared.size; k++) {
@@ -72,20 +74,25 @@ final class Likeness {
       }
     }
     shared.clear();
+    words.gather(i, shared.commonWords);
+    sites.gather(i, shared.commonSites);
     return nearest;
   }
 
-  /** How alike two groups are, 0 where they are too far apart to be among the nearest. */
+  /** How alike two groups are, 0 where they are surely too far apart to be among the nearest. */
   private double alike(int i, int j, SharedFeatures shared, Nearest nearest) {
-    double bySites = shared.sites[j] + sites.common(i, j);
     Profile mine = meanings[i];
     Profile theirs = meanings[j];
-    if (mine == null || theirs == null) {
-      return mean(i, j, shared.words[j] + words.common(i, j), bySites);
+    boolean byWords = mine == null || theirs == null;
+    double mostWords = byWords ? shared.words[j] + words.mostCommon(i, j) : 1;
+    if (mean(i, j, mostWords, shared.sites[j] + sites.mostCommon(i, j)) < nearest.least()) {
+      return 0;
     }
-    return mean(i, j, 1, bySites) < nearest.least()
-        ? 0
-        : mean(i, j, Math.max(0, mine.product(theirs)), bySites);
+    double likeness =
+        byWords
+            ? shared.words[j] + words.common(shared.commonWords, j)
+            : Math.max(0, mine.product(theirs));
+    return mean(i, j, likeness, shared.sites[j] + sites.common(shared.commonSites, j));
   }
 
   /** How alike two groups are, 0–1. */
@@ -117,6 +124,8 @@ final class Likeness {
 
   /** The most alike of those offered, the first by number at a tie; only few are ever moved. */
   private static final class Nearest {
+    private static final double ROUNDING = 1e-9;
+
     private final int of;
     private final int[] groups = new int[NEIGHBOURS];
     private final double[] likeness = new double[NEIGHBOURS];
@@ -146,7 +155,7 @@ final class Likeness {
 
     /** What a group must be alike to be kept, however small its number. */
     double least() {
-      return size == NEIGHBOURS ? likeness[size - 1] : 0;
+      return size == NEIGHBOURS ? likeness[size - 1] - ROUNDING : 0;
     }
 
     private boolean isBefore(int group, double alike, int at) {

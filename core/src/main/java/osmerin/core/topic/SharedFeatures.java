@@ -4,14 +4,22 @@ package osmerin.core.topic;
 final class SharedFeatures {
   double[] words = {};
   double[] sites = {};
+
+  /** What the one group weighs by each of the commonest words and sites. */
+  double[] commonWords = {};
+
+  double[] commonSites = {};
+
   private boolean[] isTouched = {};
   int[] groups = {};
   int size;
 
-  SharedFeatures of(int count) {
+  SharedFeatures of(int count, int words, int sites) {
+    commonWords = commonWords.length < words ? new double[words] : commonWords;
+    commonSites = commonSites.length < sites ? new double[sites] : commonSites;
     if (groups.length < count) {
-      words = new double[count];
-      sites = new double[count];
+      this.words = new double[count];
+      this.sites = new double[count];
       isTouched = new boolean[count];
       groups = new int[count];
     }
