@@ -1,5 +1,3 @@
-import { say } from "./foot.js";
-
 // Small behaviours, each bound to one attribute.
 
 // What is pasted from a PDF may hold control characters, which no field takes; they go as they come.
@@ -70,15 +68,6 @@ document.addEventListener("change", (event) => {
     .filter((name) => name !== "headerRow" || event.target.name === name)
     .forEach((name) => address.searchParams.set(name, form.elements[name].value));
   window.location.assign(address);
-});
-
-// data-needs-saved: drawing evidence would lose unsaved words, so the form is saved first.
-document.addEventListener("submit", (event) => {
-  const needs = event.target.dataset.needsSaved;
-  if (!needs || unsaved !== document.querySelector(needs)) return;
-  event.preventDefault();
-  event.target.querySelector("button").disabled = false;
-  say("Save the brief first; this is done with what is saved.");
 });
 
 // data-print

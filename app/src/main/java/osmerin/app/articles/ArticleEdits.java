@@ -143,6 +143,14 @@ public class ArticleEdits {
         .toList();
   }
 
+  /** Opens again what something else completed; without an entry, none when it is not done. */
+  public List<Change> reopen(SiteContext context, Round round, Completion by) {
+    return looking.planned(context, List.of(round)).get(0).steps().stream()
+        .filter(step -> step.completedBy() == by && step.doneOn() != null)
+        .map(row -> open(round, row))
+        .toList();
+  }
+
   private Change done(SiteContext context, PlannedRound planned, StepRow row) {
     PlannedStep step = planned.plan().steps().get(planned.steps().indexOf(row));
     StepTick after = new StepTick(row.key(), context.today(), context.personId(), step.due());

@@ -2,8 +2,6 @@ package osmerin.app.briefs;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -18,7 +16,6 @@ import osmerin.app.answers.ResearchBeside;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
-import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.gathering.EvidenceJob;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
@@ -29,45 +26,42 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.work.LongWork;
 import osmerin.core.article.ReferenceNumber;
-import osmerin.core.brief.BriefLack;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
-import osmerin.core.brief.OutlineProposal;
-import osmerin.core.brief.TitleAmong;
-import osmerin.core.brief.TitleCheck;
-import osmerin.core.evidence.Evidence;
-import osmerin.core.evidence.PagesSay;
-import osmerin.core.evidence.RankingPage;
 
-/** The brief of an article: write it, get evidence for it, sign it off. */
+/** The brief of an article: its page, getting evidence for it, signing it off or refusing it. */
 @Controller
 @RequestMapping("/{site}/articles/{number}/brief")
 class BriefController {
   private final ArticleService articles;
   private final BriefService briefs;
+  private final BriefPages pages;
+  private final TitleBench bench;
+  private final SignOffs signOffs;
   private final EvidenceService evidence;
-  private final BriefEvidence behind;
   private final EvidenceJob job;
   private final ResearchBeside research;
   private final LongWork work;
-  private final Lengths lengths;
 
   BriefController(
       ArticleService articles,
       BriefService briefs,
+      BriefPages pages,
+      TitleBench bench,
+      SignOffs signOffs,
       EvidenceService evidence,
-      BriefEvidence behind,
       EvidenceJob job,
       ResearchBeside research,
-      LongWork work,
-      Lengths lengths) {
-    this.behind = behind;
+      LongWork work) {
+    this.articles = articles;
+    this.briefs = briefs;
+    this.pages = pages;
+    this.bench = bench;
+    this.signOffs = signOffs;
+    this.evidence = evidence;
     this.job = job;
     this.research = research;
     this.work = work;
-    this.lengths = lengths;
-    this.articles = articles;
-    this.briefs = briefs;
-    this.evidence = evidence;
   }
 
   @GetMapping
@@ -78,28 +72,27 @@ class BriefController {
       @RequestParam(required = false) @Nullable Integer round,
       Model model) {
     Round shown = articles.get(site, number.number(), round);
-    return page(site, shown, BriefForm.of(briefs.get(site, shown)), model);
+    return page(site, shown, pages.of(site, shown), model);
   }
 
-  private String page(SiteContext site, Round round, BriefForm form, Model model) {
-    Brief stored = briefs.get(site, round);
+  private String page(SiteContext site, Round round, BriefPage page, Model model) {
+    if (page.evidence() != null) {
+      evidence.look(page.evidence());
+    }
     model.addAttribute("round", round);
-    model.addAttribute("form", form);
-    model.addAttribute("sections", form.sections());
-    model.addAttribute("stored", stored);
+    model.addAttribute("page", page);
     model.addAttribute("deepest", Outline.DEEPEST);
-    Optional<KeptEvidence> kept = behind.of(site, round, stored);
-    kept.ifPresent(evidence::look);
-    addEvidence(kept, model);
-    research.show(site, round, model);
-    model.addAttribute("length", lengths.unlessSet(site, round, drawn(model)).orElse(null));
+    model.addAttribute(
+        "outlineJson", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));
+    model.addAttribute("wordsSent", BriefField.get(BriefField.WORDS).sent(page.brief().content()));
+    model.addAttribute("allParts", BriefPart.values());
+    model.addAttribute("candidates", bench.candidates(site, round, page));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
-    addTitle(form, model);
-    model.addAttribute("lacks", lacks(site, round, stored, model));
-    model.asMap().putIfAbsent("faults", Map.of());
+    research.show(site, round, model);
     return "briefs/brief";
   }
 
+  /** Saves all of it at once, where no script saves each field by itself. */
   @PostMapping
   @Needs(Right.WORK)
   String save(
@@ -110,17 +103,13 @@ class BriefController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
-    Map<String, String> faults = form.faults();
-    if (!faults.isEmpty()) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("faults", faults);
-      return page(site, round, form, model);
-    }
-    Saved saved = briefs.save(site, round, form.brief(round.id()));
+    Saved saved =
+        briefs.save(site, round, form.over(briefs.get(site, round).content()), form.version());
     if (saved instanceof Saved.Conflict conflict) {
       response.setStatus(HttpStatus.CONFLICT.value());
       model.addAttribute("conflict", conflict);
-      return page(site, round, form.over(conflict.theirs().version()), model);
+      Brief typed = conflict.theirs().with(form.over(conflict.theirs().content()));
+      return page(site, round, pages.of(site, round, typed), model);
     }
     Foot.say(to, "The brief of " + round.reference() + " is saved.");
     return back(site, round);
@@ -134,8 +123,22 @@ class BriefController {
       @RequestParam int version,
       RedirectAttributes to) {
     Round round = articles.get(site, number.number());
-    briefs.signOff(site, round, version);
+    signOffs.signOff(site, round, version);
     Foot.say(to, "The brief of " + round.reference() + " is signed off.");
+    return back(site, round);
+  }
+
+  @PostMapping("/refuse")
+  @Needs(Right.EDIT)
+  String refuse(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam int version,
+      @RequestParam String what,
+      RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    signOffs.refuse(site, round, version, what);
+    Foot.say(to, "Whoever wrote the brief of " + round.reference() + " is told what to change.");
     return back(site, round);
   }
 
@@ -158,87 +161,8 @@ class BriefController {
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("searchFault", e.getMessage());
-      return page(site, round, BriefForm.of(briefs.get(site, round)), model);
+      return page(site, round, pages.of(site, round), model);
     }
-  }
-
-  /** The outline as it is typed, with what evidence adds to it; nothing is saved. */
-  @PostMapping("/outline")
-  @Needs(Right.WORK)
-  String propose(
-      SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Model model) {
-    Round round = articles.get(site, number.number());
-    WorkRights.requireWork(site, round);
-    form.faults().values().stream()
-        .findFirst()
-        .ifPresent(
-            fault -> {
-              throw new RefusedException(fault);
-            });
-    PagesSay say =
-        behind
-            .of(site, round, briefs.get(site, round))
-            .map(KeptEvidence::say)
-            .orElse(PagesSay.NOTHING);
-    Outline typed = form.outline();
-    Outline proposed = OutlineProposal.of(typed, say);
-    model.addAttribute("sections", proposed.sections());
-    model.addAttribute("added", proposed.sections().size() - typed.sections().size());
-    model.addAttribute("deepest", Outline.DEEPEST);
-    return "briefs/outline :: outline";
-  }
-
-  /** The title check alone, while somebody types. */
-  @PostMapping("/title")
-  @Needs(Right.WORK)
-  String title(
-      SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Model model) {
-    Round round = articles.get(site, number.number());
-    addEvidence(behind.of(site, round, briefs.get(site, round)), model);
-    addTitle(form, model);
-    return "briefs/title-check :: check";
-  }
-
-  private static void addTitle(BriefForm form, Model model) {
-    String title = form.workingTitle() == null ? "" : form.workingTitle();
-    String keyword = form.primaryKeyword() == null ? "" : form.primaryKeyword();
-    Outline outline = form.faults().isEmpty() ? form.outline() : Outline.NONE;
-    Evidence drawn = drawn(model);
-    model.addAttribute("title", TitleCheck.of(title, keyword));
-    model.addAttribute(
-        "among",
-        TitleAmong.of(
-            title,
-            drawn.pages().stream().map(RankingPage::title).toList(),
-            drawn.terms(),
-            outline));
-  }
-
-  private static void addEvidence(Optional<KeptEvidence> kept, Model model) {
-    model.addAttribute("evidence", kept.orElse(null));
-  }
-
-  /** What the brief lacks as it was saved. */
-  private List<BriefLack> lacks(SiteContext site, Round round, Brief stored, Model model) {
-    List<String> questions =
-        model.getAttribute("evidence") instanceof KeptEvidence kept
-            ? kept.say().questions()
-            : List.of();
-    return BriefLack.of(
-        new BriefLack.Written(
-            stored.workingTitle(),
-            stored.primaryKeyword(),
-            stored.reader(),
-            stored.angle(),
-            lengths.of(site, round, stored, drawn(model)),
-            stored.outline()),
-        questions);
-  }
-
-  private static Evidence drawn(Model model) {
-    return model.getAttribute("evidence") instanceof KeptEvidence kept
-        ? kept.evidence()
-        : Evidence.NONE;
   }
 
   private static String back(SiteContext site, Round round) {

@@ -1,95 +1,113 @@
 package osmerin.app.briefs;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import osmerin.app.briefs.BriefMapper.BriefRow;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.brief.BriefPart;
+import osmerin.core.brief.Outline;
+import osmerin.core.brief.OutlineMerge;
+import osmerin.core.brief.WordBudget;
+import osmerin.core.evidence.WordRange;
+import tools.jackson.core.JacksonException;
 
 /**
- * A field of a brief: how it reads, and how its value is kept in history and put back.
+ * A field of a brief: how it reads, and how its value is sent, kept in history and put back.
  *
- * @param words of it, for people
- * @param value of it as stored, null for none
- * @param with the row with another value in it
+ * @param name as people see it
+ * @param inWords for people, empty for nothing
+ * @param value as it is kept, null for none
+ * @param with another value in it
  */
 record BriefField(
     String name,
-    Function<Brief, String> inWords,
-    Function<BriefRow, @Nullable String> stored,
-    BiFunction<BriefRow, @Nullable String, BriefRow> put) {
+    Function<BriefContent, String> inWords,
+    Function<BriefContent, @Nullable String> value,
+    BiFunction<BriefContent, @Nullable String, BriefContent> with) {
+  static final String OUTLINE = "Outline";
+  static final String WORDS = "Words";
 
-  static final List<BriefField> ALL =
-      List.of(
-          text("Working title", Brief::workingTitle, BriefRow::workingTitle, Part.TITLE),
-          text("Primary keyword", Brief::primaryKeyword, BriefRow::primaryKeyword, Part.PRIMARY),
-          new BriefField(
-              "Secondary keywords",
-              b -> String.join(", ", b.secondary()),
-              r -> String.join("\n", r.secondary()),
-              (r, v) -> Part.SECONDARY.in(r, v)),
-          text("Reader", Brief::reader, BriefRow::reader, Part.READER),
-          text("Angle", Brief::angle, BriefRow::angle, Part.ANGLE),
-          new BriefField(
-              "Words",
-              b -> b.words().map(w -> w.low() + "–" + w.high()).orElse(""),
-              r -> r.wordsLow() == null ? null : r.wordsLow() + " " + r.wordsHigh(),
-              (r, v) -> Part.WORDS.in(r, v)),
-          new BriefField(
-              "Outline", BriefField::outline, BriefRow::outline, (r, v) -> Part.OUTLINE.in(r, v)),
-          text("Notes", Brief::notes, BriefRow::notes, Part.NOTES));
+  static final List<BriefField> ALL = all();
 
-  private enum Part {
-    TITLE,
-    PRIMARY,
-    SECONDARY,
-    READER,
-    ANGLE,
-    WORDS,
-    OUTLINE,
-    NOTES;
-
-    /** A copy of a row with this part replaced. */
-    BriefRow in(BriefRow r, @Nullable String value) {
-      String text = value == null ? "" : value;
-      String[] range = this == WORDS && value != null ? value.split(" ") : new String[0];
-      Integer low = range.length == 2 ? Integer.valueOf(range[0]) : null;
-      Integer high = range.length == 2 ? Integer.valueOf(range[1]) : null;
-      boolean words = this == WORDS;
-      return new BriefRow(
-          r.roundId(),
-          this == TITLE ? text : r.workingTitle(),
-          this == PRIMARY ? text : r.primaryKeyword(),
-          this == SECONDARY ? lines(text) : r.secondary(),
-          this == READER ? text : r.reader(),
-          this == ANGLE ? text : r.angle(),
-          words ? low : r.wordsLow(),
-          words ? (low == null ? null : Integer.valueOf((low + high) / 2)) : r.wordsTarget(),
-          words ? high : r.wordsHigh(),
-          this == OUTLINE ? text : r.outline(),
-          this == NOTES ? text : r.notes(),
-          r.version(),
-          r.changedBy(),
-          r.changedAt(),
-          r.signedOff(),
-          r.signedOffBy(),
-          r.signedOffAt());
+  private static List<BriefField> all() {
+    List<BriefField> all = new ArrayList<>();
+    all.add(text("Working title", BriefContent::workingTitle, BriefContent::withTitle));
+    all.add(lines("Other titles", BriefContent::titles, BriefContent::withTitles));
+    all.add(text("Primary keyword", BriefContent::primaryKeyword, BriefContent::withPrimary));
+    all.add(lines("Secondary keywords", BriefContent::secondary, BriefContent::withSecondary));
+    all.add(
+        new BriefField(
+            WORDS,
+            b -> b.words().map(w -> w.low() + "–" + w.high()).orElse(""),
+            b -> b.words().map(w -> w.low() + " " + w.high()).orElse(null),
+            (b, v) -> b.withWords(range(v))));
+    all.add(
+        new BriefField(
+            OUTLINE,
+            b -> inWords(b.outline()),
+            b -> BriefJson.write(b.outline()),
+            (b, v) -> b.withOutline(outline(v))));
+    for (BriefPart part : BriefPart.values()) {
+      all.add(text(part.label(), b -> b.text(part), (b, v) -> b.withText(part, v)));
     }
-
-    private static List<String> lines(String text) {
-      return text.lines().filter(line -> !line.isBlank()).toList();
-    }
+    all.add(
+        new BriefField(
+            "Parts",
+            b -> b.parts().map(BriefField::labels).orElse(""),
+            b -> b.parts().map(BriefPart::names).orElse(null),
+            (b, v) -> b.withParts(Optional.ofNullable(v).map(BriefPart::named))));
+    return List.copyOf(all);
   }
 
   private static BriefField text(
       String name,
-      Function<Brief, String> words,
-      Function<BriefRow, @Nullable String> value,
-      Part part) {
-    return new BriefField(name, words, value, part::in);
+      Function<BriefContent, String> value,
+      BiFunction<BriefContent, String, BriefContent> with) {
+    return new BriefField(name, value, value::apply, (b, v) -> with.apply(b, v == null ? "" : v));
   }
 
+  private static BriefField lines(
+      String name,
+      Function<BriefContent, List<String>> value,
+      BiFunction<BriefContent, List<String>, BriefContent> with) {
+    return new BriefField(
+        name,
+        b -> String.join(", ", value.apply(b)),
+        b -> String.join("\n", value.apply(b)),
+        (b, v) -> with.apply(b, v == null ? List.of() : filled(v)));
+  }
+
+  private static List<String> filled(String text) {
+    return text.lines().map(String::strip).filter(line -> !line.isEmpty()).toList();
+  }
+
+  /** Both ends as they are typed, with a space between. */
+  private static Optional<WordRange> range(@Nullable String value) {
+    String[] ends = value == null || value.isBlank() ? new String[0] : value.split(" ", 2);
+    try {
+      return ends.length == 0
+          ? Optional.empty()
+          : WordRange.read(ends[0], ends.length == 1 ? "" : ends[1]);
+    } catch (IllegalArgumentException e) {
+      throw new RefusedException(e.getMessage());
+    }
+  }
+
+  private static String labels(Set<BriefPart> parts) {
+    return parts.stream().map(BriefPart::label).collect(Collectors.joining(", "));
+  }
+
+  /**
+   * The field of that name.
+   *
+   * @throws IllegalArgumentException when there is none
+   */
   static BriefField get(String name) {
     return ALL.stream()
         .filter(field -> field.name().equals(name))
@@ -97,22 +115,65 @@ record BriefField(
         .orElseThrow(() -> new IllegalArgumentException("a brief has no field " + name));
   }
 
-  String words(Brief brief) {
+  String words(BriefContent brief) {
     return inWords.apply(brief);
   }
 
-  @Nullable String value(BriefRow row) {
-    return stored.apply(row);
+  /** As it is kept and sent; empty for nothing. */
+  String sent(BriefContent brief) {
+    String kept = value.apply(brief);
+    return kept == null ? "" : kept;
   }
 
-  BriefRow with(BriefRow row, @Nullable String value) {
-    return put.apply(row, value);
+  /**
+   * Brings a change of this field into a brief that others change too. Where the length changes,
+   * the words of the sections change with it.
+   *
+   * @param seen the value that was changed
+   * @param wanted what it was changed to
+   * @return empty when somebody else changed it to something that does not go together
+   */
+  Optional<BriefContent> merged(BriefContent now, String seen, String wanted) {
+    if (sent(now).equals(seen)) {
+      BriefContent changed = with.apply(now, wanted);
+      return Optional.of(name.equals(WORDS) ? budgeted(changed) : changed);
+    }
+    if (name.equals(OUTLINE)) {
+      return OutlineMerge.of(outline(seen), outline(wanted), now.outline()).map(now::withOutline);
+    }
+    return sent(now).equals(wanted) ? Optional.of(now) : Optional.empty();
   }
 
-  private static String outline(Brief brief) {
-    return brief.outline().sections().stream()
+  private static BriefContent budgeted(BriefContent brief) {
+    return brief
+        .words()
+        .map(range -> brief.withOutline(WordBudget.scaled(brief.outline(), range.target())))
+        .orElse(brief);
+  }
+
+  private static Outline outline(@Nullable String value) {
+    try {
+      return value == null || value.isBlank() ? Outline.NONE : BriefJson.outline(value);
+    } catch (IllegalArgumentException | JacksonException e) {
+      throw new RefusedException("The outline could not be read: " + e.getMessage());
+    }
+  }
+
+  static List<BriefDifference> differences(BriefContent before, BriefContent after) {
+    return ALL.stream()
+        .filter(field -> !field.words(before).equals(field.words(after)))
+        .map(field -> new BriefDifference(field.name(), field.words(before), field.words(after)))
+        .toList();
+  }
+
+  private static String inWords(Outline outline) {
+    return outline.sections().stream()
         .map(
-            s -> "– ".repeat(s.depth()) + s.heading() + (s.note().isEmpty() ? "" : ": " + s.note()))
+            s ->
+                "– ".repeat(s.depth())
+                    + s.heading()
+                    + (s.words() == null ? "" : " (" + s.words() + ")")
+                    + (s.note().isEmpty() ? "" : ": " + s.note()))
         .collect(Collectors.joining("\n"));
   }
 }

@@ -1,6 +1,7 @@
 package osmerin.app.briefs;
 
-import java.util.Optional;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -13,73 +14,87 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.evidence.KeptEvidence;
-import osmerin.app.rounds.PlannedRound;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
-import osmerin.core.evidence.Evidence;
 
-/** A brief out of the house: on paper, and as a file that other programs read. */
+/** Briefs out of the house: on paper, and as files that other programs read. */
 @Controller
-@RequestMapping("/{site}/articles/{number}/brief")
+@RequestMapping("/{site}/articles")
 class BriefFileController {
-  private final ArticleService articles;
-  private final BriefService briefs;
-  private final BriefEvidence evidence;
-  private final Lengths lengths;
+  private static final String MARKDOWN = "text/markdown;charset=UTF-8";
 
-  BriefFileController(
-      ArticleService articles, BriefService briefs, BriefEvidence evidence, Lengths lengths) {
+  private final ArticleService articles;
+  private final BriefPages pages;
+
+  BriefFileController(ArticleService articles, BriefPages pages) {
     this.articles = articles;
-    this.briefs = briefs;
-    this.evidence = evidence;
-    this.lengths = lengths;
+    this.pages = pages;
   }
 
-  @GetMapping("/print")
+  @GetMapping("/{number}/brief/print")
   @Needs(Right.READ)
   String print(
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @Nullable Integer round,
       Model model) {
-    PlannedRound planned = articles.planned(site, number.number(), round);
-    Brief brief = briefs.get(site, planned.round());
-    Optional<KeptEvidence> kept = evidence.of(site, planned.round(), brief);
-    model.addAttribute("planned", planned);
-    model.addAttribute("round", planned.round());
-    model.addAttribute("brief", brief);
+    Round shown = articles.get(site, number.number(), round);
+    model.addAttribute("round", shown);
+    model.addAttribute("document", BriefDocument.of(pages.of(site, shown)));
     model.addAttribute("site", site.site());
-    model.addAttribute("evidence", kept.orElse(null));
-    model.addAttribute(
-        "length", lengths.of(site, planned.round(), brief, drawn(kept)).orElse(null));
     return "briefs/print";
   }
 
-  @GetMapping("/markdown")
+  @GetMapping("/{number}/brief/markdown")
   @Needs(Right.READ)
-  ResponseEntity<String> markdown(
+  ResponseEntity<byte[]> markdown(
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @Nullable Integer round) {
     Round shown = articles.get(site, number.number(), round);
-    Brief brief = briefs.get(site, shown);
-    Evidence drawn = drawn(evidence.of(site, shown, brief));
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("text/markdown;charset=UTF-8"))
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(shown.reference() + "-brief.md")
-                .build()
-                .toString())
-        .body(BriefMarkdown.of(shown, brief, lengths.of(site, shown, brief, drawn), drawn.terms()));
+    byte[] file = BriefMarkdown.of(pages.of(site, shown)).getBytes(StandardCharsets.UTF_8);
+    return file(shown.reference() + "-brief.md", MARKDOWN, file);
   }
 
-  private static Evidence drawn(Optional<KeptEvidence> kept) {
-    return kept.map(KeptEvidence::evidence).orElse(Evidence.NONE);
+  @GetMapping("/{number}/brief/word")
+  @Needs(Right.READ)
+  ResponseEntity<byte[]> word(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable Integer round) {
+    Round shown = articles.get(site, number.number(), round);
+    return file(
+        shown.reference() + "-brief.docx", BriefWord.TYPE, BriefWord.of(pages.of(site, shown)));
+  }
+
+  /** The briefs of marked articles in one file, each as a Word document and as Markdown. */
+  @GetMapping("/briefs.zip")
+  @Needs(Right.READ)
+  ResponseEntity<byte[]> zip(
+      SiteContext site,
+      @RequestParam(name = "marked", required = false) @Nullable List<ReferenceNumber> marked) {
+    if (marked == null || marked.isEmpty() || marked.size() > BriefZip.MOST) {
+      throw new RefusedException(
+          "Mark 1 to %s articles to download their briefs.".formatted(BriefZip.MOST));
+    }
+    List<BriefPage> briefs =
+        marked.stream()
+            .map(number -> articles.get(site, number.number()))
+            .map(round -> pages.of(site, round))
+            .toList();
+    return file("briefs.zip", "application/zip", BriefZip.of(briefs));
+  }
+
+  private static ResponseEntity<byte[]> file(String name, String type, byte[] content) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(type))
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            ContentDisposition.attachment().filename(name).build().toString())
+        .body(content);
   }
 }

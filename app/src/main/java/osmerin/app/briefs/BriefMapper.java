@@ -10,32 +10,35 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface BriefMapper {
-  /** A brief as it is stored; the outline as JSON. */
+  /** A brief as it is stored; its contents as JSON. */
   record BriefRow(
       long roundId,
-      String workingTitle,
-      String primaryKeyword,
-      List<String> secondary,
-      String reader,
-      String angle,
-      @Nullable Integer wordsLow,
-      @Nullable Integer wordsTarget,
-      @Nullable Integer wordsHigh,
-      String outline,
-      String notes,
+      String content,
       int version,
       @Nullable String changedBy,
       @Nullable Instant changedAt,
       @Nullable Integer signedOff,
       @Nullable String signedOffBy,
-      @Nullable Instant signedOffAt) {}
+      @Nullable Instant signedOffAt,
+      @Nullable String signedContent,
+      @Nullable Integer refusedVersion,
+      @Nullable String refusedBy,
+      @Nullable Instant refusedAt,
+      @Nullable String refusal) {}
 
   Optional<BriefRow> find(@Param("roundId") long roundId);
 
-  int insert(@Param("brief") BriefRow brief, @Param("personId") @Nullable Long personId);
+  /** Keeps others from changing it until the transaction ends; 0 when there is none yet. */
+  List<Long> lock(@Param("roundId") long roundId);
+
+  int insert(
+      @Param("roundId") long roundId,
+      @Param("content") String content,
+      @Param("personId") long personId);
 
   int update(
-      @Param("brief") BriefRow brief,
+      @Param("roundId") long roundId,
+      @Param("content") String content,
       @Param("version") int version,
       @Param("personId") long personId);
 
@@ -51,6 +54,16 @@ interface BriefMapper {
       @Param("roundId") long roundId,
       @Param("now") @Nullable KeptSignOff now,
       @Param("back") @Nullable KeptSignOff back);
+
+  Optional<KeptRefusal> refused(@Param("roundId") long roundId);
+
+  /** Puts a refusal in place of another one; null for none. */
+  int putRefusal(
+      @Param("roundId") long roundId,
+      @Param("now") @Nullable KeptRefusal now,
+      @Param("back") @Nullable KeptRefusal back);
+
+  @Nullable Long lastWriter(@Param("roundId") long roundId);
 
   List<BriefBefore.HasBrief> having(@Param("roundIds") Collection<Long> roundIds);
 

@@ -1,17 +1,12 @@
 package osmerin.app.briefs;
 
-import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.RoundReversal;
-import osmerin.app.articles.StageMoves;
+import osmerin.app.briefs.Brief.Refusal;
 import osmerin.app.briefs.Brief.SignOff;
 import osmerin.app.briefs.BriefMapper.BriefRow;
 import osmerin.app.groups.GroupService;
@@ -24,37 +19,21 @@ import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.article.StageAct;
-import osmerin.core.brief.Outline;
-import osmerin.core.evidence.WordRange;
-import osmerin.core.runup.Completion;
-import tools.jackson.databind.json.JsonMapper;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.text.Language;
 
-/** Briefs. */
+/** What briefs say: each field is saved over what a person saw, and taken back by itself. */
 @Service
 public class BriefService implements RoundReversal {
   private static final String FIELD = "Brief: ";
-  private static final String SIGN_OFF = "Brief signed off";
 
   private final BriefMapper briefs;
   private final GroupService groups;
-  private final JsonMapper json;
   private final History history;
-  private final ArticleEdits edits;
-  private final StageMoves stageMoves;
 
-  BriefService(
-      BriefMapper briefs,
-      GroupService groups,
-      JsonMapper json,
-      History history,
-      ArticleEdits edits,
-      StageMoves stageMoves) {
-    this.edits = edits;
-    this.stageMoves = stageMoves;
+  BriefService(BriefMapper briefs, GroupService groups, History history) {
     this.briefs = briefs;
     this.groups = groups;
-    this.json = json;
     this.history = history;
   }
 
@@ -63,45 +42,76 @@ public class BriefService implements RoundReversal {
     record Done(Brief brief) implements Saved {}
 
     /** Somebody else was faster; nothing was stored. {@code theirs} is what they saved. */
-    record Conflict(Brief theirs, List<Difference> differences) implements Saved {}
+    record Conflict(Brief theirs, List<BriefDifference> differences) implements Saved {}
   }
-
-  /** A field in which two briefs differ. */
-  public record Difference(String field, String theirs, String yours) {}
 
   /** The brief of a round; before it is first saved, with the keywords of the article's group. */
   public Brief get(SiteContext context, Round round) {
-    return briefs.find(round.id()).map(this::brief).orElseGet(() -> fresh(context, round));
+    return briefs.find(round.id()).map(BriefService::brief).orElseGet(() -> fresh(context, round));
   }
 
   private Brief fresh(SiteContext context, Round round) {
     GroupKeywords keywords =
         round.article().groupId() == null
-            ? new GroupKeywords("", List.of())
+            ? new GroupKeywords("", List.of(), Language.ENGLISH)
             : groups.keywords(context, round.article().groupId());
-    return new Brief(
-        round.id(),
-        round.title(),
-        keywords.primary(),
-        keywords.secondary(),
-        "",
-        "",
-        Optional.empty(),
-        Outline.NONE,
-        "",
-        0,
-        null,
-        null,
-        Optional.empty());
+    BriefContent content =
+        BriefContent.NONE
+            .withTitle(round.title())
+            .withPrimary(keywords.primary())
+            .withSecondary(keywords.secondary());
+    return new Brief(round.id(), content, 0, null, null, Optional.empty(), Optional.empty());
   }
 
   /**
    * Saves a brief over the version that the person has seen.
    *
+   * @param version 0 when it was not saved before
    * @throws RefusedException when the round is live: then its brief is a record
    */
   @Transactional
-  public Saved save(SiteContext context, Round round, Brief brief) {
+  public Saved save(SiteContext context, Round round, BriefContent content, int version) {
+    requireOpen(context, round);
+    Brief before = locked(context, round);
+    if (before.version() != version) {
+      return new Saved.Conflict(before, BriefField.differences(before.content(), content));
+    }
+    return new Saved.Done(store(context, round, before, content));
+  }
+
+  /**
+   * Saves one field, whatever others do to the rest meanwhile.
+   *
+   * @param field its name
+   * @param seen the value that was changed
+   * @param wanted what it was changed to
+   * @throws RefusedException when the round is live
+   */
+  @Transactional
+  public Saved save(SiteContext context, Round round, String field, String seen, String wanted) {
+    requireOpen(context, round);
+    Brief before = locked(context, round);
+    BriefField its = BriefField.get(field);
+    return its.merged(before.content(), seen, wanted)
+        .<Saved>map(content -> new Saved.Done(store(context, round, before, content)))
+        .orElseGet(
+            () ->
+                new Saved.Conflict(
+                    before,
+                    BriefField.differences(
+                        before.content(), its.with().apply(before.content(), wanted))));
+  }
+
+  /** Changes a brief as it stands, whoever changed it last. */
+  @Transactional
+  public Brief change(SiteContext context, Round round, UnaryOperator<BriefContent> how) {
+    requireOpen(context, round);
+    Brief before = locked(context, round);
+    return store(context, round, before, how.apply(before.content()));
+  }
+
+  /** Refuses whoever may not write it, and what is a record. */
+  static void requireOpen(SiteContext context, Round round) {
     WorkRights.requireWork(context, round);
     if (round.isLive()) {
       throw new RefusedException(
@@ -111,27 +121,39 @@ public class BriefService implements RoundReversal {
               + round.reference()
               + " is live; its brief stays as it was.");
     }
-    Brief before = get(context, round);
-    BriefRow row = row(brief);
+  }
+
+  /** The brief, which nobody else changes until the transaction ends. */
+  Brief locked(SiteContext context, Round round) {
+    briefs.lock(round.id());
+    return get(context, round);
+  }
+
+  private Brief store(SiteContext context, Round round, Brief before, BriefContent content) {
+    if (before.version() > 0 && before.content().equals(content)) {
+      return before;
+    }
+    BriefLimits.check(content);
+    String json = BriefJson.write(content);
     int done =
-        brief.version() == 0
-            ? briefs.insert(row, context.personId())
-            : briefs.update(row, brief.version(), context.personId());
-    Brief now = get(context, round);
+        before.version() == 0
+            ? briefs.insert(round.id(), json, context.personId())
+            : briefs.update(round.id(), json, before.version(), context.personId());
     if (done == 0) {
-      return new Saved.Conflict(now, differences(now, brief));
+      throw new RefusedException(
+          "Somebody began this brief at the same moment. Nothing was saved; try again.");
     }
     history.note(
         context,
         Right.WORK,
         "The brief of %s was changed.".formatted(round.reference()),
-        changes(round, before, now));
-    return new Saved.Done(now);
+        changes(round, before.content(), content));
+    return get(context, round);
   }
 
-  private List<Change> changes(Round round, Brief before, Brief now) {
+  private List<Change> changes(Round round, BriefContent before, BriefContent now) {
     return BriefField.ALL.stream()
-        .filter(field -> !field.words(before).equals(field.words(now)))
+        .filter(field -> !field.sent(before).equals(field.sent(now)))
         .map(
             field ->
                 Change.of(
@@ -140,68 +162,25 @@ public class BriefService implements RoundReversal {
                     FIELD + field.name(),
                     field.words(before),
                     field.words(now),
-                    field.value(row(before)),
-                    field.value(row(now))))
+                    field.value().apply(before),
+                    field.value().apply(now)))
         .toList();
-  }
-
-  /**
-   * An editor signs the brief off as it stands; changing it afterwards asks for it again. The step
-   * that it completes is ticked and the article is briefed: one act, undone together.
-   *
-   * @param version the version that was read
-   */
-  @Transactional
-  public void signOff(SiteContext context, Round round, int version) {
-    context.require(Right.EDIT);
-    KeptSignOff before = briefs.signedOff(round.id()).orElse(null);
-    if (briefs.signOff(round.id(), version, context.personId()) == 0) {
-      throw new RefusedException(
-          "Someone else changed the brief of %s. Read it again, then sign it off."
-              .formatted(round.reference()));
-    }
-    List<Change> changes = new ArrayList<>();
-    changes.add(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            SIGN_OFF,
-            before == null ? null : "version " + before.version(),
-            "version " + version,
-            before,
-            briefs.signedOff(round.id()).orElseThrow()));
-    changes.addAll(edits.complete(context, round, Completion.BRIEF_SIGNED_OFF));
-    changes.addAll(stageMoves.reach(context, round, StageAct.SIGN_OFF));
-    history.note(
-        context,
-        Right.EDIT,
-        "The brief of %s was signed off.".formatted(round.reference()),
-        changes);
-  }
-
-  /** Which of the rounds have a brief that was written and is not signed off as it is. */
-  public Set<Long> waitingForSignOff(Collection<Long> rounds) {
-    return rounds.isEmpty() ? Set.of() : new HashSet<>(briefs.unsigned(rounds));
   }
 
   @Override
   public boolean knows(String field) {
-    return field.startsWith(FIELD) || field.equals(SIGN_OFF);
+    return field.startsWith(FIELD);
   }
 
   @Override
   public boolean put(SiteContext context, Round round, Change change) {
-    if (change.field().equals(SIGN_OFF)) {
-      KeptSignOff now = change.to(KeptSignOff.class);
-      return briefs.putSignOff(round.id(), now, change.from(KeptSignOff.class)) == 1;
-    }
     BriefField field = BriefField.get(change.field().substring(FIELD.length()));
-    BriefRow now = briefs.find(round.id()).orElseThrow();
-    // Read and written again, since the database keeps JSON in a form of its own.
-    String value = field.value(row(brief(now)));
-    boolean stands = Objects.equals(value, change.to()) && !round.isLive();
-    return stands
-        && briefs.update(field.with(now, change.from()), now.version(), context.personId()) == 1;
+    Brief now = locked(context, round);
+    // Read and written again: older entries know less of a section.
+    String expected = field.sent(field.with().apply(now.content(), change.to()));
+    boolean stands = field.sent(now.content()).equals(expected) && !round.isLive();
+    String json = BriefJson.write(field.with().apply(now.content(), change.from()));
+    return stands && briefs.update(round.id(), json, now.version(), context.personId()) == 1;
   }
 
   /** A refresh starts from the last round's brief. */
@@ -221,53 +200,22 @@ public class BriefService implements RoundReversal {
     briefs.remove(round.id());
   }
 
-  private static List<Difference> differences(Brief theirs, Brief yours) {
-    return BriefField.ALL.stream()
-        .filter(field -> !field.words(theirs).equals(field.words(yours)))
-        .map(field -> new Difference(field.name(), field.words(theirs), field.words(yours)))
-        .toList();
-  }
-
-  private Brief brief(BriefRow row) {
-    Optional<WordRange> words =
-        row.wordsLow() == null
-            ? Optional.empty()
-            : Optional.of(new WordRange(row.wordsLow(), row.wordsTarget(), row.wordsHigh()));
+  private static Brief brief(BriefRow row) {
     return new Brief(
         row.roundId(),
-        row.workingTitle(),
-        row.primaryKeyword(),
-        row.secondary(),
-        row.reader(),
-        row.angle(),
-        words,
-        new Outline(List.of(json.readValue(row.outline(), Outline.Section[].class))),
-        row.notes(),
+        BriefJson.read(row.content()),
         row.version(),
         row.changedBy(),
         row.changedAt(),
         Optional.ofNullable(row.signedOff())
-            .map(version -> new SignOff(version, row.signedOffBy(), row.signedOffAt())));
-  }
-
-  private BriefRow row(Brief brief) {
-    return new BriefRow(
-        brief.roundId(),
-        brief.workingTitle(),
-        brief.primaryKeyword(),
-        brief.secondary(),
-        brief.reader(),
-        brief.angle(),
-        brief.words().map(WordRange::low).orElse(null),
-        brief.words().map(WordRange::target).orElse(null),
-        brief.words().map(WordRange::high).orElse(null),
-        json.writeValueAsString(brief.outline().sections()),
-        brief.notes(),
-        brief.version(),
-        null,
-        null,
-        null,
-        null,
-        null);
+            .map(
+                version ->
+                    new SignOff(
+                        version,
+                        row.signedOffBy(),
+                        row.signedOffAt(),
+                        row.signedContent() == null ? null : BriefJson.read(row.signedContent()))),
+        Optional.ofNullable(row.refusedVersion())
+            .map(version -> new Refusal(version, row.refusedBy(), row.refusedAt(), row.refusal())));
   }
 }

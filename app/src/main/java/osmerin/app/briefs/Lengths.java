@@ -20,7 +20,7 @@ public class Lengths {
 
   /** The range that holds; empty where nothing says any. */
   public Optional<WordRange> of(SiteContext context, Round round, Brief brief, Evidence drawn) {
-    return brief.words().or(() -> unlessSet(context, round, drawn));
+    return brief.content().words().or(() -> unlessSet(context, round, drawn));
   }
 
   /** The range that holds while the brief says none. */

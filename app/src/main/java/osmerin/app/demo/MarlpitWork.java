@@ -2,20 +2,21 @@ package osmerin.app.demo;
 
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
-import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.refresh.RefreshService;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.Outline.Section;
+import osmerin.core.evidence.WordRange;
 
 /** What Marlpit has in work: some of it set, on course, late, impossible, without a date. */
 @Component
@@ -129,8 +130,7 @@ class MarlpitWork {
         order("A firing schedule you can repeat", "guide", "slow cooling", "Jory Pell");
     Round round = acts.commission(in, order, in.month().in(8));
     SiteContext strategist = in.as(DemoArticles.STRATEGIST);
-    briefs.save(
-        strategist, round, brief(round, order.title(), briefs.get(strategist, round).version()));
+    briefs.change(strategist, round, now -> brief(now, order.title()));
     try {
       evidence.fetch(strategist, order.keyword());
     } catch (RefusedException e) {
@@ -143,28 +143,39 @@ class MarlpitWork {
     acts.stage(in, round, Marlpit.EDITOR, "Drafting");
   }
 
-  private static Brief brief(Round round, String title, int version) {
-    return new Brief(
-        round.id(),
-        title,
-        "firing schedule",
-        List.of("cone 6 firing schedule", "slow bisque schedule", "kiln ramp hold"),
-        "Potters with a small electric kiln who get a different shelf every time.",
-        "Two kilns, one schedule: what we changed until both gave the same shelf.",
-        Optional.empty(),
-        new Outline(
+  private static BriefContent brief(BriefContent now, String title) {
+    return now.withTitle(title)
+        .withTitles(
             List.of(
-                new Section("Why the bisque comes first", 0, "steam, quartz inversion"),
-                new Section("Reading the cones", 0, "heat work, witness cones"),
-                new Section("The glaze firing, hour by hour", 0, "a table of ramps and holds"),
-                new Section("What we changed", 1, "three changes, with the reason"),
-                new Section("Cooling, and when to open", 0, "hold at 950 degrees"),
-                new Section("A log that helps", 0, ""))),
-        "Ask Hanne Ostrava for a sentence on worn elements.",
-        version,
-        null,
-        null,
-        Optional.empty());
+                "Firing schedules: what to write down, and why",
+                "Cone 6, twice the same",
+                "The 14-hour firing schedule, hour by hour"))
+        .withPrimary("firing schedule")
+        .withSecondary(List.of("cone 6 firing schedule", "slow bisque schedule", "kiln ramp hold"))
+        .withWords(Optional.of(WordRange.of(1_180, 1_620)))
+        .withOutline(
+            new Outline(
+                List.of(
+                    section("Why the bisque comes first", 0, "steam, quartz inversion", 280),
+                    section("Reading the cones", 0, "heat work, witness cones", 200),
+                    section("The glaze firing, hour by hour", 0, "a table of ramps and holds", 420),
+                    section("What we changed", 1, "three changes, with the reason", 160),
+                    section("Cooling, and when to open", 0, "hold at 950 degrees", 220),
+                    section("A log that helps", 0, "", 120))))
+        .withText(
+            BriefPart.READER,
+            "Potters with a small electric kiln who get a different shelf every time.")
+        .withText(
+            BriefPart.ANGLE,
+            "Two kilns, one schedule: what we changed until both gave the same shelf.")
+        .withText(
+            BriefPart.OWN_POINTS,
+            "Our log of one year: forty firings, two kilns, what the last hour did to the top shelf.")
+        .withText(BriefPart.NOTES, "Ask Hanne Ostrava for a sentence on worn elements.");
+  }
+
+  private static Section section(String heading, int depth, String note, int words) {
+    return new Section("", heading, depth, note, words);
   }
 
   void addComingMonths(DemoSite in) {

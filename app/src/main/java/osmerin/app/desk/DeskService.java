@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.SignOffs;
 import osmerin.app.desk.Desk.Ask;
 import osmerin.app.desk.Desk.DeskStep;
 import osmerin.app.desk.Desk.Waiting;
@@ -53,7 +53,7 @@ public class DeskService {
   private static final int LOOKED_THROUGH = 60;
 
   private final ArticleService articles;
-  private final BriefService briefs;
+  private final SignOffs briefs;
   private final PitchService pitches;
   private final StageList stages;
   private final SiteService sites;
@@ -62,7 +62,7 @@ public class DeskService {
 
   DeskService(
       ArticleService articles,
-      BriefService briefs,
+      SignOffs briefs,
       PitchService pitches,
       StageList stages,
       SiteService sites,

@@ -20,6 +20,7 @@ import osmerin.app.worth.SiteStrength;
 import osmerin.app.worth.StrengthService;
 import osmerin.core.group.Grouping;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.text.Language;
 import osmerin.core.worth.Worth;
 
 /** Keyword groups as they stand, with the articles that answer them and what they are worth. */
@@ -44,8 +45,8 @@ public class GroupService {
     this.weighing = weighing;
   }
 
-  /** The keywords of a group, for a brief. */
-  public record GroupKeywords(String primary, List<String> secondary) {}
+  /** The keywords of a group, for a brief; the language is that of the primary one. */
+  public record GroupKeywords(String primary, List<String> secondary, Language language) {}
 
   /** Groups in no topic, by demand. */
   public List<Group> withoutTopic(SiteContext context) {
@@ -97,16 +98,16 @@ public class GroupService {
    */
   public GroupKeywords keywords(SiteContext context, long groupId) {
     Group group = group(context, groupId);
-    List<String> texts =
+    List<Keyword> its =
         keywords.of(context.siteId(), List.of(groupId), List.of()).stream()
             .map(KnownKeyword::keyword)
             .sorted(Grouping.PRIMARY_FIRST)
-            .map(Keyword::text)
             .toList();
-    if (texts.isEmpty()) {
+    if (its.isEmpty()) {
       throw new RefusedException("“" + group.row().name() + "” has no keywords any more.");
     }
-    return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()));
+    List<String> texts = its.stream().map(Keyword::text).toList();
+    return new GroupKeywords(texts.get(0), texts.subList(1, texts.size()), its.get(0).language());
   }
 
   /** The primary keywords of those of these groups that have one, by the group. */

@@ -12,8 +12,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.briefs.Brief;
-import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.BriefDocument;
+import osmerin.app.briefs.BriefPages;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
@@ -45,7 +45,7 @@ public class ByLink {
   private final GuestMapper guests;
   private final ArticleService articles;
   private final ArticleEdits edits;
-  private final BriefService briefs;
+  private final BriefPages briefs;
   private final StepGuides guides;
   private final SiteService sites;
   private final TeamService team;
@@ -57,7 +57,7 @@ public class ByLink {
       GuestMapper guests,
       ArticleService articles,
       ArticleEdits edits,
-      BriefService briefs,
+      BriefPages briefs,
       StepGuides guides,
       SiteService sites,
       TeamService team,
@@ -102,7 +102,7 @@ public class ByLink {
       String reference,
       String title,
       List<GuestStep> steps,
-      @Nullable Brief brief,
+      @Nullable BriefDocument brief,
       List<HandedIn> handedIn) {}
 
   /** The link of a token, whether it works or not. */
@@ -128,7 +128,7 @@ public class ByLink {
         round.reference(),
         round.title(),
         round.isArchived() ? List.of() : steps(planned, link.personId()),
-        link.withBrief() ? briefs.get(context, round) : null,
+        link.withBrief() ? BriefDocument.of(briefs.of(context, round)) : null,
         guests.handedIn(link.articleId(), link.personId()));
   }
 

@@ -1,9 +1,11 @@
 package osmerin.app.runups;
 
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.evidence.WordRange;
 
 /**
@@ -17,6 +19,7 @@ import osmerin.core.evidence.WordRange;
  * @param wordsHigh up to
  * @param linkNames the links its articles usually have, a name a line
  * @param briefNeed what its articles need before anybody writes
+ * @param briefParts the parts that are on in its briefs, their names in order with a space between
  */
 public record ArticleType(
     long id,
@@ -31,11 +34,17 @@ public record ArticleType(
     @Nullable Integer wordsLow,
     @Nullable Integer wordsHigh,
     BriefNeed briefNeed,
-    String linkNames) {
+    String linkNames,
+    String briefParts) {
   /** How long its articles usually are; empty where nothing was said. */
   public Optional<WordRange> words() {
     return wordsLow == null || wordsHigh == null
         ? Optional.empty()
         : Optional.of(WordRange.of(wordsLow, wordsHigh));
+  }
+
+  /** The parts that are on in its briefs. */
+  public Set<BriefPart> briefPartSet() {
+    return BriefPart.named(briefParts);
   }
 }

@@ -61,6 +61,8 @@ interface ArticleTypeMapper {
 
   void setLinkNames(@Param("id") long id, @Param("names") String names);
 
+  void setBriefParts(@Param("id") long id, @Param("parts") String parts);
+
   void setBriefNeed(@Param("id") long id, @Param("need") BriefNeed need);
 
   void copyUsual(@Param("from") long from, @Param("to") long to);

@@ -174,6 +174,12 @@ public class ArticleTypeService {
     types.setLinkNames(typeId, names);
   }
 
+  /** Says which parts are on in briefs of a type. */
+  @Transactional
+  public void setBriefParts(long typeId, String parts) {
+    types.setBriefParts(typeId, parts);
+  }
+
   /** Says what articles of a type need before anybody writes. */
   @Transactional
   public void setBriefNeed(long typeId, BriefNeed need) {

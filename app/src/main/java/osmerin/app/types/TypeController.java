@@ -29,6 +29,7 @@ import osmerin.app.steps.RecipePage;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeText;
 import osmerin.core.runup.RunUp;
@@ -126,6 +127,7 @@ class TypeController {
     Recipe read = RecipePage.show(model, form.recipe(), faults, known(site, kept));
     model.addAttribute("type", type);
     model.addAttribute("briefNeeds", BriefNeed.values());
+    model.addAttribute("briefParts", BriefPart.values());
     model.addAttribute("guides", guides.of(type.id()));
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("usually", types.people(site.siteId(), type.id()));
@@ -222,19 +224,6 @@ class TypeController {
       RedirectAttributes to) {
     usual.setWords(site, id, low, high);
     Foot.say(to, "The usual length is set. It applies when neither brief nor evidence gives one.");
-    return "redirect:" + site.base() + "/setup/types/" + id;
-  }
-
-  /** What its articles need before anybody writes. */
-  @PostMapping("/{id}/brief")
-  @Needs(Right.MANAGE)
-  String brief(
-      SiteContext site,
-      @PathVariable long id,
-      @RequestParam BriefNeed need,
-      RedirectAttributes to) {
-    usual.setBriefNeed(site, id, need);
-    Foot.say(to, "Articles of this type need " + need.label() + " before the writing.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 

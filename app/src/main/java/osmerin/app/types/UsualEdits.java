@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -18,6 +19,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.BriefNeed;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.StepRole;
 
@@ -28,6 +30,7 @@ public class UsualEdits {
   private static final String WORDS = "Words";
   private static final String BRIEF = "Brief";
   private static final String LINKS = "Links";
+  private static final String PARTS = "Parts of a brief";
   private static final int MOST_LINKS = 20;
 
   private final ArticleTypeService types;
@@ -116,6 +119,35 @@ public class UsualEdits {
             Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label(), type.briefNeed(), need));
   }
 
+  /** Says which parts are on in briefs of a type. */
+  @Transactional
+  public void setBriefParts(SiteContext context, long id, Set<BriefPart> parts) {
+    context.require(Right.MANAGE);
+    ArticleType type = types.known(context.siteId(), id);
+    String names = BriefPart.names(parts);
+    if (names.equals(type.briefParts())) {
+      return;
+    }
+    types.setBriefParts(id, names);
+    history.note(
+        context,
+        Right.MANAGE,
+        "The parts of a brief of a %s were changed."
+            .formatted(type.name().toLowerCase(Locale.ROOT)),
+        Change.of(
+            Thing.TYPE,
+            id,
+            PARTS,
+            labels(type.briefParts()),
+            labels(names),
+            type.briefParts(),
+            names));
+  }
+
+  private static String labels(String names) {
+    return BriefPart.named(names).stream().map(BriefPart::label).collect(Collectors.joining(", "));
+  }
+
   /**
    * Says which links articles of a type usually have.
    *
@@ -163,6 +195,7 @@ public class UsualEdits {
     return field.equals(WORDS)
         || field.equals(BRIEF)
         || field.equals(LINKS)
+        || field.equals(PARTS)
         || field.startsWith(USUALLY);
   }
 
@@ -174,6 +207,8 @@ public class UsualEdits {
       putBriefNeed(type, change);
     } else if (change.field().equals(LINKS)) {
       putLinkNames(type, change);
+    } else if (change.field().equals(PARTS)) {
+      putBriefParts(type, change);
     } else {
       putPerson(context, type, change);
     }
@@ -198,6 +233,13 @@ public class UsualEdits {
       throw changed(type);
     }
     types.setLinkNames(type.id(), change.from());
+  }
+
+  private void putBriefParts(ArticleType type, Change change) {
+    if (!type.briefParts().equals(change.to())) {
+      throw changed(type);
+    }
+    types.setBriefParts(type.id(), change.from() == null ? "" : change.from());
   }
 
   private void putPerson(SiteContext context, ArticleType type, Change change) {

@@ -74,6 +74,7 @@ public class StrengthService implements Reversal {
                     null,
                     null,
                     BriefNeed.NONE,
+                    "",
                     ""));
     SiteReach shipped = SiteReach.of(strength(now));
     Chances learned = now.learned();

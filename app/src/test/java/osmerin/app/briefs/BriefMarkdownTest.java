@@ -3,6 +3,7 @@ package osmerin.app.briefs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -18,13 +19,18 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.yaml.snakeyaml.Yaml;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.Outline.Section;
+import osmerin.core.evidence.Evidence;
+import osmerin.core.evidence.PagesSay;
 import osmerin.core.evidence.Term;
 import osmerin.core.evidence.WordRange;
 import osmerin.formats.markdown.Markdown;
@@ -48,21 +54,41 @@ class BriefMarkdownTest extends ApplicationTest {
     round = articles.commission(site, new Commission("Eels", type, null, Map.of(), null));
   }
 
-  private Brief brief(String title, String keyword, Outline outline, int version) {
-    return new Brief(
-        round.id(),
-        title,
-        keyword,
-        List.of("eel trap", "a, b"),
-        "Anglers",
-        "The tide",
-        Optional.empty(),
-        outline,
-        "- one\n- two",
-        version,
+  private static BriefContent brief(String title, String keyword, Outline outline) {
+    return BriefContent.NONE
+        .withTitle(title)
+        .withPrimary(keyword)
+        .withSecondary(List.of("eel trap", "a, b"))
+        .withText(BriefPart.READER, "Anglers")
+        .withText(BriefPart.ANGLE, "The tide")
+        .withText(BriefPart.NOTES, "- one\n- two")
+        .withOutline(outline);
+  }
+
+  private BriefPage page(BriefContent content) {
+    return new BriefPage(
+        round,
+        new Brief(round.id(), content, 1, null, null, Optional.empty(), Optional.empty()),
+        kept(),
+        Optional.of(new WordRange(800, 900, 1_000)),
+        BriefPart.SHIPPED,
         null,
+        List.of(),
+        List.of());
+  }
+
+  private static KeptEvidence kept() {
+    return new KeptEvidence(
+        1,
+        "eels",
+        List.of(),
+        new Evidence(List.of(), Optional.empty(), List.of(new Term("smoked eel", 3, 1, 2, 3))),
+        PagesSay.NOTHING,
+        false,
+        true,
         null,
-        Optional.empty());
+        List.of(),
+        Instant.EPOCH);
   }
 
   private static String text(Random random) {
@@ -84,12 +110,7 @@ class BriefMarkdownTest extends ApplicationTest {
         sections.add(new Section(text(random), random.nextInt(3), ""));
       }
       Outline outline = new Outline(sections);
-      String file =
-          BriefMarkdown.of(
-              round,
-              brief(title, keyword, outline, 0),
-              Optional.of(new WordRange(800, 900, 1_000)),
-              List.of(new Term("smoked eel", 3, 1, 2, 3)));
+      String file = BriefMarkdown.of(page(brief(title, keyword, outline)));
       Map<String, Object> front = new Yaml().load(file.split("(?m)^---$", 3)[1]);
       assertThat(front)
           .containsEntry("title", title)
@@ -98,7 +119,7 @@ class BriefMarkdownTest extends ApplicationTest {
           .containsEntry("words_high", 1_000);
       Document page = Jsoup.parse(Markdown.html(file));
       assertThat(page.select("h1").text()).isEqualTo(title);
-      assertThat(written(page)).isEqualTo(outline.sections());
+      assertThat(new Outline(written(page))).isEqualTo(outline);
       assertThat(page.select("h2").eachText())
           .startsWith("Length", "Reader", "Angle")
           .endsWith("Terms", "Notes");
@@ -126,7 +147,7 @@ class BriefMarkdownTest extends ApplicationTest {
 
   @Test
   void itIsDownloadedUnderTheArticlesNumber() {
-    briefs.save(site, round, brief("Eels, at night", "catching eels", Outline.NONE, 0));
+    briefs.save(site, round, brief("Eels, at night", "catching eels", Outline.NONE), 0);
     HttpPerson person = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
     HttpResponse<String> file =
         person.get(site.base() + "/articles/" + round.reference() + "/brief/markdown");

@@ -1,11 +1,13 @@
 package osmerin.app.briefs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -17,18 +19,22 @@ import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.groups.GroupService;
 import osmerin.app.history.UndoService;
 import osmerin.app.imports.ImportService;
+import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.evidence.WordRange;
 
 class BriefServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
+  @Autowired private SignOffs signOffs;
   @Autowired private EvidenceService evidence;
   @Autowired private BriefEvidence behind;
   @Autowired private ImportService imports;
@@ -46,13 +52,10 @@ class BriefServiceTest extends ApplicationTest {
 
   @Test
   void everyFieldComesBackAsItWasSaved() {
-    Brief brief = brief("Night fishers", 0);
-    assertThat(briefs.save(site, round, brief)).isInstanceOf(Saved.Done.class);
+    BriefContent brief = brief("Night fishers");
+    assertThat(briefs.save(site, round, brief, 0)).isInstanceOf(Saved.Done.class);
     Brief stored = briefs.get(site, round);
-    assertThat(stored)
-        .usingRecursiveComparison()
-        .ignoringFields("version", "changedBy", "changedAt")
-        .isEqualTo(brief);
+    assertThat(stored.content()).isEqualTo(brief);
     assertThat(stored.version()).isEqualTo(1);
     assertThat(stored.changedBy()).isEqualTo("Una Berg");
   }
@@ -60,23 +63,23 @@ class BriefServiceTest extends ApplicationTest {
   @Test
   void theLaterOfTwoIsToldWhatTheOtherChangedAndNothingIsOverwritten() {
     SiteContext other = join(site.site(), "Per Holm", Role.EDITOR);
-    briefs.save(site, round, brief("Beginners", 0));
-    briefs.save(other, round, brief("Night fishers", 1));
-    Saved late = briefs.save(site, round, brief("Children", 1));
+    briefs.save(site, round, brief("Beginners"), 0);
+    briefs.save(other, round, brief("Night fishers"), 1);
+    Saved late = briefs.save(site, round, brief("Children"), 1);
     assertThat(late).isInstanceOf(Saved.Conflict.class);
     Saved.Conflict conflict = (Saved.Conflict) late;
     assertThat(conflict.theirs().changedBy()).isEqualTo("Per Holm");
     assertThat(conflict.differences())
-        .containsExactly(new BriefService.Difference("Reader", "Night fishers", "Children"));
-    assertThat(briefs.get(site, round).reader()).isEqualTo("Night fishers");
-    assertThat(briefs.save(site, round, brief("Children", conflict.theirs().version())))
+        .containsExactly(new BriefDifference("Reader", "Night fishers", "Children"));
+    assertThat(briefs.get(site, round).text(BriefPart.READER)).isEqualTo("Night fishers");
+    assertThat(briefs.save(site, round, brief("Children"), conflict.theirs().version()))
         .isInstanceOf(Saved.Done.class);
   }
 
   @Test
   void signingOffTicksItsStepAndMovesTheStageAndIsUndoneAsOne() {
-    briefs.save(site, round, brief("Night fishers", 0));
-    briefs.signOff(site, round, 1);
+    briefs.save(site, round, brief("Night fishers"), 0);
+    signOffs.signOff(site, round, 1);
     assertThat(stage()).isEqualTo("Briefed");
     assertThat(doneSteps()).containsExactly("Write the brief");
     assertThat(briefs.get(site, round).isSignedOff()).isTrue();
@@ -92,18 +95,108 @@ class BriefServiceTest extends ApplicationTest {
 
   @Test
   void aBriefSignedOffAgainLaterMovesNothingBack() {
-    briefs.save(site, round, brief("Night fishers", 0));
-    briefs.signOff(site, round, 1);
+    briefs.save(site, round, brief("Night fishers"), 0);
+    signOffs.signOff(site, round, 1);
     stageMoves.move(
         site, round.article().number(), stage(site, "Drafting"), stage(site, "Briefed"), true);
     round = articles.get(site, round.article().number());
-    briefs.save(site, round, brief("Children", 1));
-    briefs.signOff(site, round, 2);
+    briefs.save(site, round, brief("Children"), 1);
+    signOffs.signOff(site, round, 2);
     assertThat(stage()).isEqualTo("Drafting");
     undo.undoLatest(site);
     assertThat(briefs.get(site, round).signOff().orElseThrow().version()).isEqualTo(1);
     assertThat(briefs.get(site, round).isSignedOff()).isFalse();
     assertThat(stage()).isEqualTo("Drafting");
+  }
+
+  @Test
+  void fieldsAreSavedOneByOneWhateverOthersDoToTheRest() {
+    SiteContext other = join(site.site(), "Per Holm", Role.EDITOR);
+    briefs.save(site, round, brief("Beginners"), 0);
+    assertThat(briefs.save(site, round, "Reader", "Beginners", "Night fishers"))
+        .isInstanceOf(Saved.Done.class);
+    assertThat(briefs.save(other, round, "Angle", "Ours is about the tide.", "Ours is the moon."))
+        .isInstanceOf(Saved.Done.class);
+    BriefContent now = briefs.get(site, round).content();
+    assertThat(now.text(BriefPart.READER)).isEqualTo("Night fishers");
+    assertThat(now.text(BriefPart.ANGLE)).isEqualTo("Ours is the moon.");
+    Saved late = briefs.save(other, round, "Reader", "Beginners", "Children");
+    assertThat(late).isInstanceOf(Saved.Conflict.class);
+    assertThat(briefs.get(site, round).text(BriefPart.READER)).isEqualTo("Night fishers");
+    undo.undoLatest(other);
+    assertThat(briefs.get(site, round).text(BriefPart.ANGLE)).isEqualTo("Ours is about the tide.");
+  }
+
+  @Test
+  void twoPeopleInOneOutlineKeepTheirSections() {
+    briefs.save(site, round, brief("Beginners"), 0);
+    String seen = BriefField.get("Outline").sent(briefs.get(site, round).content());
+    briefs.save(site, round, "Outline", seen, seen.replace("Why at night", "Why by night"));
+    assertThat(briefs.save(site, round, "Outline", seen, seen.replace("Rigs", "Rigs that hold")))
+        .isInstanceOf(Saved.Done.class);
+    assertThat(briefs.get(site, round).outline().sections())
+        .extracting(Outline.Section::heading)
+        .containsExactly("Why by night", "Rigs that hold");
+    assertThat(briefs.save(site, round, "Outline", seen, seen.replace("Rigs", "Hooks")))
+        .isInstanceOf(Saved.Conflict.class);
+  }
+
+  @Test
+  void anotherLengthKeepsTheSharesOfTheSections() {
+    briefs.save(site, round, brief("Beginners"), 0);
+    briefs.save(site, round, "Words", "800 1200", "1,600 2,400");
+    assertThat(briefs.get(site, round).outline().words()).isEqualTo(2_000);
+    undo.undoLatest(site);
+    assertThat(briefs.get(site, round).outline().words()).isEqualTo(240);
+  }
+
+  @Test
+  void whatIsTooMuchOrUnreadableIsRefusedWithWhere() {
+    briefs.save(site, round, brief("Beginners"), 0);
+    assertThatThrownBy(() -> briefs.save(site, round, "Reader", "Beginners", "x".repeat(10_001)))
+        .hasMessageContaining("“Reader”")
+        .hasMessageContaining("10,000");
+    assertThatThrownBy(() -> briefs.save(site, round, "Words", "800 1200", "many 9"))
+        .hasMessageContaining("whole numbers");
+    assertThatThrownBy(() -> briefs.save(site, round, "Outline", "[]", "[{]"))
+        .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
+  void aRefusedBriefOpensItsStepAgainTellsWhoWroteItAndIsUndoneAsOne() {
+    SiteContext editor = join(site.site(), "Per Holm", Role.EDITOR);
+    briefs.save(site, round, brief("Beginners"), 0);
+    signOffs.signOff(editor, round, 1);
+    assertThat(doneSteps()).containsExactly("Write the brief");
+    signOffs.refuse(editor, round, 1, "The angle is everybody's.");
+    Brief refused = briefs.get(site, round);
+    assertThat(refused.refusal().orElseThrow().what()).isEqualTo("The angle is everybody's.");
+    assertThat(refused.isSignedOff()).isFalse();
+    assertThat(doneSteps()).isEmpty();
+    undo.undoLatest(editor);
+    assertThat(briefs.get(site, round).isSignedOff()).isTrue();
+    assertThat(briefs.get(site, round).refusal()).isEmpty();
+    assertThat(doneSteps()).containsExactly("Write the brief");
+    undo.redoLatest(editor);
+    signOffs.signOff(editor, articles.get(site, round.article().number()), 1);
+    assertThat(briefs.get(site, round).refusal()).isEmpty();
+    assertThatThrownBy(() -> signOffs.refuse(editor, round, 1, " "))
+        .hasMessageContaining("Say what");
+  }
+
+  @Test
+  void whatChangedSinceASignOffIsShownUntilItIsAsItWas() {
+    briefs.save(site, round, brief("Beginners"), 0);
+    signOffs.signOff(site, round, 1);
+    briefs.save(site, round, "Reader", "Beginners", "Children");
+    Brief changed = briefs.get(site, round);
+    assertThat(changed.isSignedOff()).isFalse();
+    assertThat(changed.changed())
+        .containsExactly(new BriefDifference("Reader", "Beginners", "Children"));
+    assertThat(signOffs.waitingForSignOff(List.of(round.id()))).containsExactly(round.id());
+    briefs.save(site, round, "Reader", "Children", "Beginners");
+    assertThat(briefs.get(site, round).isSignedOff()).isTrue();
+    assertThat(signOffs.waitingForSignOff(List.of(round.id()))).isEmpty();
   }
 
   private String stage() {
@@ -119,8 +212,8 @@ class BriefServiceTest extends ApplicationTest {
 
   @Test
   void twoFirstSavesAreAConflictToo() {
-    briefs.save(site, round, brief("Beginners", 0));
-    assertThat(briefs.save(site, round, brief("Children", 0))).isInstanceOf(Saved.Conflict.class);
+    briefs.save(site, round, brief("Beginners"), 0);
+    assertThat(briefs.save(site, round, brief("Children"), 0)).isInstanceOf(Saved.Conflict.class);
   }
 
   @Test
@@ -136,7 +229,7 @@ class BriefServiceTest extends ApplicationTest {
 
   @Test
   void evidenceOfABriefIsThatOfItsGroupElseOfItsKeyword() {
-    Brief saved = brief("Beginners", 0);
+    Brief saved = briefs.get(site, round).with(brief("Beginners"));
     assertThat(behind.of(site, round, saved)).isEmpty();
     evidence.fetch(site, saved.primaryKeyword());
     assertThat(behind.of(site, round, saved).orElseThrow().phrase())
@@ -152,23 +245,21 @@ class BriefServiceTest extends ApplicationTest {
     assertThat(behind.of(site, other, saved).orElseThrow().phrase()).isEqualTo("chicken coop");
   }
 
-  private Brief brief(String reader, int version) {
-    return new Brief(
-        round.id(),
-        "Eels, at night",
-        "catching eels",
-        List.of("eel trap", "eel \"rigs\", {curly}"),
-        reader,
-        "Ours is about the tide.",
-        Optional.of(new WordRange(800, 1000, 1200)),
-        new Outline(
-            List.of(
-                new Outline.Section("Why at night", 0, "moon"),
-                new Outline.Section("Rigs", 1, ""))),
-        "Line one\nline two",
-        version,
-        null,
-        null,
-        Optional.empty());
+  private static BriefContent brief(String reader) {
+    return BriefContent.NONE
+        .withTitle("Eels, at night")
+        .withTitles(List.of("Eels by moonlight", "Why eels bite at night"))
+        .withPrimary("catching eels")
+        .withSecondary(List.of("eel trap", "eel \"rigs\", {curly}"))
+        .withText(BriefPart.READER, reader)
+        .withText(BriefPart.ANGLE, "Ours is about the tide.")
+        .withText(BriefPart.NOTES, "Line one\nline two")
+        .withWords(Optional.of(new WordRange(800, 1000, 1200)))
+        .withParts(Optional.of(Set.of(BriefPart.READER, BriefPart.SLUG)))
+        .withOutline(
+            new Outline(
+                List.of(
+                    new Outline.Section("", "Why at night", 0, "moon", 240),
+                    new Outline.Section("Rigs", 1, ""))));
   }
 }

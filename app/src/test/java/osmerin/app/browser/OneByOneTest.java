@@ -30,7 +30,7 @@ class OneByOneTest extends BrowserTest {
   @Test
   void aBriefADraftAndAPitchAreDecidedOneAfterAnother() {
     Round brief = ordered("Eels at night");
-    briefs.save(site, brief, briefs.get(site, brief));
+    briefs.change(site, brief, now -> now);
     Round draft = ordered("Elvers");
     drafts.save(site, draft, "# Elvers\n\nThey **climb** the weir.", 0);
     stageMoves.move(site, 2, stage(site, "Editing"), stage(site, "Commissioned"), true);

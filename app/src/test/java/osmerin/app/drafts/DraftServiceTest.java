@@ -11,7 +11,6 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
-import osmerin.app.briefs.Brief;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService.Saved;
 import osmerin.app.evidence.EvidenceService;
@@ -86,23 +85,13 @@ class DraftServiceTest extends ApplicationTest {
   void theCheckUsesBriefAndEvidence() {
     DraftCheck bare = drafts.check(site, round, "Eels.");
     assertThat(bare.applying()).isZero();
-    briefs.save(
+    briefs.change(
         site,
         round,
-        new Brief(
-            round.id(),
-            "Eels at night",
-            "eels at night",
-            List.of(),
-            "",
-            "",
-            Optional.empty(),
-            new Outline(List.of(new Outline.Section("Traps", 0, ""))),
-            "",
-            0,
-            null,
-            null,
-            Optional.empty()));
+        now ->
+            now.withTitle("Eels at night")
+                .withPrimary("eels at night")
+                .withOutline(new Outline(List.of(new Outline.Section("Traps", 0, "")))));
     assertThat(verdict(drafts.check(site, round, "Eels."), Check.LENGTH))
         .isEqualTo(Verdict.DOES_NOT_APPLY);
     evidence.fetch(site, "eels at night");
@@ -116,23 +105,13 @@ class DraftServiceTest extends ApplicationTest {
   @Test
   void aRangeSetByHandWinsOverTheEvidence() {
     evidence.fetch(site, "eels at night");
-    briefs.save(
+    briefs.change(
         site,
         round,
-        new Brief(
-            round.id(),
-            "T",
-            "eels at night",
-            List.of(),
-            "",
-            "",
-            Optional.of(new WordRange(2, 3, 4)),
-            Outline.NONE,
-            "",
-            0,
-            null,
-            null,
-            Optional.empty()));
+        now ->
+            now.withTitle("T")
+                .withPrimary("eels at night")
+                .withWords(Optional.of(new WordRange(2, 3, 4))));
     assertThat(verdict(drafts.check(site, round, "Only three words"), Check.LENGTH))
         .isEqualTo(Verdict.MET);
   }

@@ -16,6 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.SignOffs;
 import osmerin.app.history.UndoService;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
@@ -43,6 +44,7 @@ class StageEditsTest extends ApplicationTest {
   @Autowired private StageEdits stageEdits;
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
+  @Autowired private SignOffs signOffs;
   @Autowired private UsualEdits usual;
   @Autowired private UndoService undo;
   @Autowired private Steps steps;
@@ -351,7 +353,7 @@ class StageEditsTest extends ApplicationTest {
             AskException.class,
             ask -> assertThat(ask.points()).containsExactly("there is no brief"));
     Round round = articles.get(site, 1);
-    briefs.save(site, round, briefs.get(site, round));
+    briefs.save(site, round, briefs.get(site, round).content(), 0);
     assertThatThrownBy(() -> stageMoves.move(site, 1, drafting, seen, false))
         .isInstanceOfSatisfying(
             AskException.class,
@@ -362,7 +364,7 @@ class StageEditsTest extends ApplicationTest {
     undo.undoLatest(site);
     assertThatThrownBy(() -> stageMoves.move(site, 1, drafting, seen, false))
         .isInstanceOf(AskException.class);
-    briefs.signOff(site, round, 1);
+    signOffs.signOff(site, round, 1);
     stageMoves.move(site, 1, drafting, articles.get(site, 1).stage().id(), false);
     assertThat(at(1)).isEqualTo("Drafting");
   }

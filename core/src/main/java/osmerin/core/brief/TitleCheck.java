@@ -1,5 +1,7 @@
 package osmerin.core.brief;
 
+import osmerin.core.intent.IntentReader;
+import osmerin.core.text.Language;
 import osmerin.core.text.PhraseMatch;
 import osmerin.core.text.Stems;
 import osmerin.core.text.TextWidth;
@@ -13,8 +15,10 @@ import osmerin.core.text.Verdict;
  * @param length met when it fits and is not too short, partly when it is short, not met when it is
  *     cut off or empty
  * @param keyword met when the keyword stands in it as it is, partly when its words do
+ * @param intent whether it asks for what the keyword asks for: a way, a comparison, a purchase
  */
-public record TitleCheck(int characters, int pixels, Verdict length, Verdict keyword) {
+public record TitleCheck(
+    int characters, int pixels, Verdict length, Verdict keyword, Verdict intent) {
   /** Shorter titles leave room unused. */
   public static final int FEWEST_CHARACTERS = 25;
 
@@ -28,6 +32,11 @@ public record TitleCheck(int characters, int pixels, Verdict length, Verdict key
    * @param primaryKeyword empty when the article has none; then the keyword does not apply
    */
   public static TitleCheck of(String title, String primaryKeyword) {
+    return of(title, primaryKeyword, Language.ENGLISH);
+  }
+
+  /** The same for a keyword of a language. */
+  public static TitleCheck of(String title, String primaryKeyword, Language language) {
     String text = title.strip();
     int pixels = (int) Math.round(TextWidth.ABOUT.of(text, LETTERS));
     int characters = text.codePointCount(0, text.length());
@@ -35,7 +44,22 @@ public record TitleCheck(int characters, int pixels, Verdict length, Verdict key
         primaryKeyword.isBlank()
             ? Verdict.DOES_NOT_APPLY
             : new PhraseMatch(primaryKeyword, new Stems()).in(text);
-    return new TitleCheck(characters, pixels, length(characters, pixels), keyword);
+    return new TitleCheck(
+        characters,
+        pixels,
+        length(characters, pixels),
+        keyword,
+        intent(text, primaryKeyword, language));
+  }
+
+  private static Verdict intent(String title, String keyword, Language language) {
+    if (title.isEmpty() || keyword.isBlank()) {
+      return Verdict.DOES_NOT_APPLY;
+    }
+    IntentReader reader = new IntentReader();
+    return reader.wish(title, language).agreesWith(reader.wish(keyword, language))
+        ? Verdict.MET
+        : Verdict.NOT_MET;
   }
 
   private static Verdict length(int characters, int pixels) {

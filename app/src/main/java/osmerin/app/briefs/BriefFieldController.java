@@ -1,0 +1,163 @@
+package osmerin.app.briefs;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.briefs.BriefService.Saved;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+import osmerin.core.brief.BriefContent;
+import osmerin.core.brief.BriefPart;
+import osmerin.core.brief.Outline;
+import osmerin.core.brief.OutlineProposal;
+import osmerin.core.brief.WordBudget;
+
+/** A brief field by field: each is saved as it is typed, whoever else is in the same brief. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/brief")
+class BriefFieldController {
+  private final ArticleService articles;
+  private final BriefService briefs;
+  private final BriefPages pages;
+
+  BriefFieldController(ArticleService articles, BriefService briefs, BriefPages pages) {
+    this.articles = articles;
+    this.briefs = briefs;
+    this.pages = pages;
+  }
+
+  /**
+   * Saves one field; answers with what of the page follows from it.
+   *
+   * @param seen the value that was changed
+   * @param value what it was changed to
+   */
+  @PostMapping("/field")
+  @Needs(Right.WORK)
+  String field(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String field,
+      @RequestParam(defaultValue = "") String seen,
+      @RequestParam(defaultValue = "") String value,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    try {
+      Saved saved = briefs.save(site, round, field, line(seen), line(value));
+      if (saved instanceof Saved.Conflict conflict) {
+        response.setStatus(HttpStatus.CONFLICT.value());
+        model.addAttribute("theirs", BriefField.get(field).sent(conflict.theirs().content()));
+        model.addAttribute("theirWords", BriefField.get(field).words(conflict.theirs().content()));
+        model.addAttribute("by", conflict.theirs().changedBy());
+        return "briefs/field :: conflict";
+      }
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return "briefs/field :: fault";
+    }
+    BriefPage page = pages.of(site, round);
+    String kept = BriefField.get(field).sent(page.brief().content());
+    model.addAttribute("kept", kept);
+    model.addAttribute("outline", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));
+    addPage(round, page, model);
+    return "briefs/field :: saved";
+  }
+
+  private static void addPage(Round round, BriefPage page, Model model) {
+    model.addAttribute("round", round);
+    model.addAttribute("page", page);
+    model.addAttribute("deepest", Outline.DEEPEST);
+  }
+
+  /** Browsers send line ends as CR LF; those of fields that are read by a script are LF. */
+  private static String line(String sent) {
+    return sent.replace("\r\n", "\n");
+  }
+
+  /** Adds what evidence has to the outline, and shares out the words that are left. */
+  @PostMapping("/propose")
+  @Needs(Right.WORK)
+  String propose(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    BriefPage before = pages.of(site, round);
+    Brief after =
+        change(
+            site,
+            round,
+            outline -> {
+              Outline proposed = OutlineProposal.of(outline, BriefPage.say(before.evidence()));
+              return before.target() == null || proposed.equals(outline)
+                  ? proposed
+                  : WordBudget.shared(proposed, before.target());
+            });
+    int added = after.outline().sections().size() - before.brief().outline().sections().size();
+    Foot.say(
+        to,
+        added == 0
+            ? "The outline has all headings that several pages share."
+            : "Sections proposed: " + added + ".");
+    return back(site, round);
+  }
+
+  /** Gives every section words, so that they add up to the target. */
+  @PostMapping("/budget")
+  @Needs(Right.WORK)
+  String budget(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    Integer target = pages.of(site, round).target();
+    if (target == null) {
+      throw new RefusedException("Set a length first: nothing says how long the article is to be.");
+    }
+    change(site, round, outline -> WordBudget.shared(WordBudget.scaled(outline, target), target));
+    Foot.say(to, "The sections add up to the target.");
+    return back(site, round);
+  }
+
+  private Brief change(SiteContext site, Round round, UnaryOperator<Outline> how) {
+    return briefs.change(site, round, now -> now.withOutline(how.apply(now.outline())));
+  }
+
+  /** Says which parts this brief has; those of its type where nothing else was said. */
+  @PostMapping("/parts")
+  @Needs(Right.WORK)
+  String parts(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(required = false) @Nullable List<BriefPart> part,
+      RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    Set<BriefPart> on = EnumSet.noneOf(BriefPart.class);
+    on.addAll(part == null ? List.of() : part);
+    boolean usual = on.equals(pages.ofType(site, round));
+    briefs.change(
+        site,
+        round,
+        (BriefContent now) -> now.withParts(usual ? Optional.empty() : Optional.of(on)));
+    Foot.say(to, "This brief has " + (usual ? "the parts of its type." : "parts of its own."));
+    return back(site, round);
+  }
+
+  private static String back(SiteContext site, Round round) {
+    return "redirect:" + site.base() + "/articles/" + round.reference() + "/brief";
+  }
+}

@@ -1,0 +1,61 @@
+package osmerin.app.types;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.BriefNeed;
+import osmerin.core.brief.BriefPart;
+
+/** What briefs of a type are like: whether one is needed, and which parts are on. */
+@Controller
+@RequestMapping("/{site}/setup/types/{id}")
+class TypeBriefController {
+  private final UsualEdits usual;
+
+  TypeBriefController(UsualEdits usual) {
+    this.usual = usual;
+  }
+
+  /** What its articles need before anybody writes. */
+  @PostMapping("/brief")
+  @Needs(Right.MANAGE)
+  String brief(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam BriefNeed need,
+      RedirectAttributes to) {
+    usual.setBriefNeed(site, id, need);
+    Foot.say(to, "Articles of this type need " + need.label() + " before the writing.");
+    return back(site, id);
+  }
+
+  /** The parts that are on in its briefs. */
+  @PostMapping("/brief-parts")
+  @Needs(Right.MANAGE)
+  String parts(
+      SiteContext site,
+      @PathVariable long id,
+      @RequestParam(required = false) @Nullable List<BriefPart> part,
+      RedirectAttributes to) {
+    Set<BriefPart> on = EnumSet.noneOf(BriefPart.class);
+    on.addAll(part == null ? List.of() : part);
+    usual.setBriefParts(site, id, on);
+    Foot.say(to, "Briefs of this type show these parts, unless a brief has its own.");
+    return back(site, id);
+  }
+
+  private static String back(SiteContext site, long id) {
+    return "redirect:" + site.base() + "/setup/types/" + id;
+  }
+}

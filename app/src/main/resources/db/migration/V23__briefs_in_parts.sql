@@ -1,0 +1,47 @@
+-- A brief is one document; what a sign-off saw is kept with it, and so is what a refusal asked for.
+alter table brief
+  add column content         jsonb,
+  add column signed_content  jsonb,
+  add column refused_version int,
+  add column refused_by      bigint references person,
+  add column refused_at      timestamptz,
+  add column refusal         text;
+update brief
+set content = jsonb_build_object(
+  'workingTitle', working_title,
+  'titles', jsonb_build_array(),
+  'primaryKeyword', primary_keyword,
+  'secondary', to_jsonb(secondary),
+  'words', case when words_low is null then 'null'::jsonb
+    else jsonb_build_object('low', words_low, 'target', words_target, 'high', words_high) end,
+  'outline', jsonb_build_object('sections', outline),
+  'texts', jsonb_strip_nulls(jsonb_build_object(
+    'READER', nullif(reader, ''), 'ANGLE', nullif(angle, ''), 'NOTES', nullif(notes, ''))),
+  'parts', null);
+update brief set signed_content = content where signed_off = version;
+alter table brief
+  alter column content set not null,
+  drop column working_title,
+  drop column primary_keyword,
+  drop column secondary,
+  drop column reader,
+  drop column angle,
+  drop column words_low,
+  drop column words_target,
+  drop column words_high,
+  drop column outline,
+  drop column notes;
+
+-- Which parts of a brief are on for a type, beside title, keywords and outline.
+alter table article_type
+  add column brief_parts text[] not null
+    default '{READER,ANGLE,OWN_POINTS,TERMS,LENGTH,LINKS,DEADLINE}';
+
+-- Headlines that worked, with a place for the keyword.
+create table headline_pattern (
+  site_id bigint not null references site,
+  text    text not null,
+  kept_by bigint not null references person,
+  kept_at timestamptz not null default now(),
+  constraint headline_pattern_key primary key (site_id, text)
+);
