@@ -90,9 +90,9 @@ function button(words, act) {
 }
 
 function clash(field, answer) {
-  const { theirs, by } = answer.dataset;
+  const { theirs = "", by } = answer.dataset;
   const said = document.createElement("p");
-  said.textContent = `${by} changed this while you were writing:`;
+  said.textContent = `While you were writing this was changed by ${by}:`;
   const choose = document.createElement("p");
   choose.append(
     button("Keep mine", () => {
@@ -101,7 +101,7 @@ function clash(field, answer) {
       save(field);
     }),
     " ",
-    button(`Take what ${by} wrote`, () => {
+    button("Take theirs", () => {
       put(field, theirs);
       field.dataset.seen = theirs;
       shown.set(field, value(field));
@@ -142,7 +142,7 @@ async function send(field) {
   if (answer.status === 409) clash(field, body);
   else if (answer.ok) {
     beneath(field);
-    field.dataset.seen = body.dataset.kept;
+    field.dataset.seen = body.dataset.kept ?? "";
     shown.set(field, sent);
     follow(body);
     outline(body.dataset.outline);
@@ -157,7 +157,6 @@ let timer = null;
 document.addEventListener("input", (event) => {
   const field = event.target.closest?.("[data-field]");
   if (!field || !brief()) return;
-  prepare();
   clearTimeout(timer);
   timer = setTimeout(flush, PAUSE);
 });
@@ -238,7 +237,8 @@ document.addEventListener("keydown", (event) => {
   else act.requestSubmit();
 });
 
-document.addEventListener("htmx:afterSwap", () => {
+// A page that comes without loading everything anew is prepared as it comes.
+document.addEventListener("htmx:load", () => {
   const bench = document.querySelector("#bench");
   if (bench?.dataset.version > 0) version(bench.dataset.version);
   prepare();

@@ -173,5 +173,5 @@ function prepare() {
     new Sortable(list(), { handle: "[data-grip]", animation: 0, onEnd: () => changed(list()) });
   }
 }
-document.addEventListener("htmx:afterSwap", prepare);
+document.addEventListener("htmx:load", prepare);
 prepare();

@@ -103,8 +103,16 @@ class BriefController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
-    Saved saved =
-        briefs.save(site, round, form.over(briefs.get(site, round).content()), form.version());
+    Brief now = briefs.get(site, round);
+    Saved saved;
+    try {
+      saved = briefs.save(site, round, form.over(now.content()), form.version());
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      model.addAttribute("typed", form);
+      return page(site, round, pages.of(site, round, now.with(form.texts(now.content()))), model);
+    }
     if (saved instanceof Saved.Conflict conflict) {
       response.setStatus(HttpStatus.CONFLICT.value());
       model.addAttribute("conflict", conflict);

@@ -67,7 +67,7 @@ class BriefFieldController {
         response.setStatus(HttpStatus.CONFLICT.value());
         model.addAttribute("theirs", BriefField.get(field).sent(conflict.theirs().content()));
         model.addAttribute("theirWords", BriefField.get(field).words(conflict.theirs().content()));
-        model.addAttribute("by", conflict.theirs().changedBy());
+        model.addAttribute("by", briefs.lastBy(site, round, field));
         return "briefs/field :: conflict";
       }
     } catch (RefusedException e) {

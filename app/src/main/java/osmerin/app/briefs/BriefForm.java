@@ -59,14 +59,19 @@ record BriefForm(
     if (heading != null) {
       typed = typed.withOutline(outline());
     }
+    typed = texts(typed);
+    BriefLimits.check(typed);
+    return typed;
+  }
+
+  /** The brief with the texts of the parts only, which are never at fault but by their length. */
+  BriefContent texts(BriefContent now) {
     Map<BriefPart, String> both = new EnumMap<>(BriefPart.class);
-    both.putAll(typed.texts());
+    both.putAll(now.texts());
     if (texts != null) {
       texts.forEach((part, text) -> both.put(part, text(text)));
     }
-    typed = typed.withTexts(both);
-    BriefLimits.check(typed);
-    return typed;
+    return now.withTexts(both);
   }
 
   private Optional<WordRange> range() {

@@ -5,6 +5,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.core.brief.BriefContent;
 import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
+import osmerin.core.text.Counted;
 
 /** How much a brief takes; what is too much is refused with what and where. */
 final class BriefLimits {
@@ -70,7 +71,8 @@ final class BriefLimits {
 
   private static void refuse(boolean tooLong, String what, int longest) {
     if (tooLong) {
-      throw new RefusedException("%s has more than %,d characters.".formatted(what, longest));
+      throw new RefusedException(
+          "%s has more than %s characters.".formatted(what, Counted.of(longest)));
     }
   }
 }

@@ -71,7 +71,7 @@ public record BriefPage(
     }
     return target() == null
         ? Counted.of(words, "word")
-        : "%,d of %s".formatted(words, Counted.of(target(), "word"));
+        : Counted.of(words) + " of " + Counted.of(target(), "word");
   }
 
   /** The parts that somebody writes, those that are on first. */
@@ -80,6 +80,11 @@ public record BriefPage(
         .filter(BriefPart::isWritten)
         .map(part -> new PartShown(part, brief.text(part)))
         .toList();
+  }
+
+  /** As its writer reads it. */
+  public BriefDocument document() {
+    return BriefDocument.of(this);
   }
 
   public boolean has(BriefPart part) {

@@ -1,6 +1,7 @@
 package osmerin.app.briefs;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Service;
@@ -165,6 +166,14 @@ public class BriefService implements RoundReversal {
                     field.value().apply(before),
                     field.value().apply(now)))
         .toList();
+  }
+
+  /** Who changed a field last, and when; whoever changed the brief last where history says none. */
+  String lastBy(SiteContext context, Round round, String field) {
+    String by = history.lastBy(context, Thing.ARTICLE, round.article().number(), FIELD + field);
+    return by != null
+        ? by
+        : Objects.requireNonNullElse(get(context, round).changedBy(), "Somebody");
   }
 
   @Override

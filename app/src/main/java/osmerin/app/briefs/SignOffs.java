@@ -24,6 +24,7 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.StageAct;
 import osmerin.core.runup.Completion;
+import osmerin.core.text.Counted;
 
 /** An editor's word on briefs: signed off as they stand, or what to change first. */
 @Service
@@ -100,7 +101,7 @@ public class SignOffs implements RoundReversal {
     String what = typed.strip();
     if (what.isEmpty() || what.length() > LONGEST_REFUSAL) {
       throw new RefusedException(
-          "Say what to change, in 1 to %,d characters.".formatted(LONGEST_REFUSAL));
+          "Say what to change, in 1 to %s characters.".formatted(Counted.of(LONGEST_REFUSAL)));
     }
     Brief now = writing.locked(context, round);
     if (now.version() == 0) {

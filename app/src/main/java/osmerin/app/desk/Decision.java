@@ -1,7 +1,7 @@
 package osmerin.app.desk;
 
 import org.jspecify.annotations.Nullable;
-import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefPage;
 import osmerin.app.desk.Desk.Waiting;
 import osmerin.app.pitches.Pitch;
 
@@ -18,6 +18,6 @@ record Decision(
     int at,
     int all,
     Waiting waiting,
-    @Nullable Brief brief,
+    @Nullable BriefPage brief,
     @Nullable String draft,
     @Nullable Pitch pitch) {}

@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.briefs.BriefService;
+import osmerin.app.briefs.BriefPages;
 import osmerin.app.desk.Desk.Waiting;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.pitches.Pitch;
@@ -22,14 +22,14 @@ class OneByOne {
 
   private final DeskService desks;
   private final ArticleService articles;
-  private final BriefService briefs;
+  private final BriefPages briefs;
   private final DraftService drafts;
   private final PitchService pitches;
 
   OneByOne(
       DeskService desks,
       ArticleService articles,
-      BriefService briefs,
+      BriefPages briefs,
       DraftService drafts,
       PitchService pitches) {
     this.desks = desks;
@@ -78,7 +78,7 @@ class OneByOne {
         at,
         all,
         waiting,
-        ask == Desk.Ask.SIGN_OFF ? briefs.get(context, waiting.round()) : null,
+        ask == Desk.Ask.SIGN_OFF ? briefs.of(context, waiting.round()) : null,
         ask == Desk.Ask.REVIEW
             ? drafts.latest(waiting.round()).map(d -> Markdown.html(d.text())).orElse("")
             : null,

@@ -64,6 +64,16 @@ abstract class BrowserTest extends ApplicationTest {
     browser.waitForText("#foot", "Saved as version");
   }
 
+  /** Saves what was typed into a brief. */
+  static void saved(Browser browser) {
+    browser.keys(org.openqa.selenium.Keys.CONTROL, "s");
+    browser.waitFor(
+        () ->
+            (Boolean)
+                browser.run(
+                    "return document.querySelector('#brief-saved').textContent.startsWith('saved ')"));
+  }
+
   void moveToReady(String number) {
     browser.open(base + "/articles/" + number);
     for (String stage : new String[] {"Briefed", "Drafting", "Editing"}) {

@@ -8,8 +8,6 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import osmerin.app.site.Role;
-import osmerin.app.site.SiteContext;
 import osmerin.app.support.TestBlogHost.Line;
 
 /** What goes wrong: files, hosts, dates, and two people at once. */
@@ -95,30 +93,6 @@ class MishapsTest extends BrowserTest {
     browser.waitForText("#foot", "is to be published on");
     assertThat(browser.text(".above")).contains("publish ");
     assertThat(browser.has(".warning")).isFalse();
-  }
-
-  @Test
-  void ofTwoPeopleOnOneBriefTheLaterIsToldAndLosesNothing() {
-    String number = commission("Two at once");
-    String brief = base + "/articles/" + number + "/brief";
-    SiteContext other = join(site.site(), "Per Holm", Role.EDITOR);
-    try (Browser second = browserOf(other)) {
-      browser.open(brief);
-      second.open(brief);
-      browser.type("#reader", "Readers of Una");
-      second.type("#reader", "Readers of Per");
-      second.type("#notes", "A note of Per");
-      second.press("Save");
-      second.waitForText("#foot", "is saved");
-    }
-    browser.press("Save");
-    browser.waitForText("#conflict", "Per Holm saved this brief while you were writing");
-    assertThat(browser.text("#conflict"))
-        .contains("Readers of Per", "Readers of Una", "A note of Per");
-    assertThat(browser.find("#reader").getAttribute("value")).isEqualTo("Readers of Una");
-    browser.press("Save");
-    browser.waitForText("#foot", "is saved");
-    assertThat(browser.find("#reader").getAttribute("value")).isEqualTo("Readers of Una");
   }
 
   private void refused(String name, byte[] bytes, String reason) throws Exception {

@@ -46,9 +46,8 @@ class TeamTest extends BrowserTest {
       writer.waitForText(".notices", "was commissioned as");
       assertThat(writer.text(".notices")).contains("You are the writer of");
       writer.open(article + "/brief");
-      writer.type("#reader", "People who fish at night");
-      writer.press("Save");
-      writer.waitForText("#foot", "is saved");
+      writer.type("#text-READER", "People who fish at night");
+      saved(writer);
 
       editor.open(base + "/desk");
       editor.waitForText(".panel", "Sign off the brief");

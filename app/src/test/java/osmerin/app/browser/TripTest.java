@@ -75,11 +75,16 @@ class TripTest extends BrowserTest {
     browser.open(base + "/articles/" + number + "/brief");
     assertThat(browser.find("#primaryKeyword").getAttribute("value")).isNotEmpty();
     assertThat(browser.find("#secondary").getAttribute("value")).isNotEmpty();
-    browser.type("#workingTitle", "W".repeat(60));
-    browser.waitForText("#title-check", "is cut off");
-    browser.type("#workingTitle", "What a working title should be");
-    browser.waitForText("#title-check", "fits");
-    browser.type("#reader", "People at the wheel");
+    browser.type("#new-title", "W".repeat(60));
+    browser.press("Add");
+    browser.waitForText("#bench", "is cut off");
+    browser.type("#new-title", "What a working title should be");
+    browser.press("Add");
+    browser.waitForText("#bench", "What a working title should be");
+    browser.run("[...document.querySelectorAll('.bench-row')].at(-1).focus()");
+    browser.keys(Keys.ENTER);
+    browser.waitForText(".bench-row.picked", "What a working title should be");
+    browser.type("#text-READER", "People at the wheel");
     browser.press("Add a section");
     browser.keys("Second thoughts");
     browser.keys(Keys.ENTER);
@@ -88,28 +93,28 @@ class TripTest extends BrowserTest {
     browser.press("Add a section");
     browser.keys("A detail");
     browser.keys(Keys.ALT, Keys.ARROW_RIGHT);
-    browser.keys(Keys.CONTROL, "s");
-    browser.waitForText("#foot", "is saved");
+    saved(browser);
     assertThat(
             browser.run(
                 "return [...document.querySelectorAll('.outline-heading')].map(h => h.value + h.closest('li').dataset.depth).join()"))
         .isEqualTo("First things0,Second thoughts0,A detail1");
     browser.press("Get evidence");
     browser.waitForText(".panel", "simulated");
-    browser.waitForText(".panel", "10 pages that rank");
-    browser.run("document.querySelectorAll('.says').forEach(part => part.open = true)");
-    String heading = browser.find("[data-pull=section]").getText();
-    String point = browser.find("[data-pull=note]").getText();
-    browser.click("[data-pull=section]");
-    browser.click("[data-pull=note]");
-    browser.keys(Keys.CONTROL, "s");
-    browser.waitForText("#foot", "is saved");
+    browser.waitForText(".panel", "10 pages for");
+    browser.press("Headings");
+    String heading = browser.text("[data-said-list=headings] [data-pull] .said-text");
+    browser.click("[data-said-list=headings] [data-take]");
+    saved(browser);
+    browser.press("Points");
+    String point = browser.text("[data-said-list=points] [data-pull]:has([data-take]) .said-text");
+    browser.click("[data-said-list=points] [data-take]");
+    saved(browser);
     assertThat(
             browser.run(
                 "const row = document.querySelector('.outline').lastElementChild; return"
                     + " row.querySelector('[name=heading]').value + '|' + row.querySelector('[name=note]').value"))
         .isEqualTo(heading + "|" + point);
-    browser.press("Print view");
+    browser.open(base + "/articles/" + number + "/brief/print");
     browser.waitForText(".paper", "People at the wheel");
     assertThat(browser.text(".paper")).contains("A detail", "words");
   }
@@ -168,7 +173,7 @@ class TripTest extends BrowserTest {
     browser.press("Save");
     browser.waitForText("#foot", "Saved as version 2");
     browser.open(base + "/articles/" + number + "/brief");
-    assertThat(browser.find("#reader").getAttribute("value")).isEqualTo("People at the wheel");
+    assertThat(browser.find("#text-READER").getAttribute("value")).isEqualTo("People at the wheel");
     moveToReady(number);
     browser.press("Publish now");
     browser.waitForText("#foot", "is live");

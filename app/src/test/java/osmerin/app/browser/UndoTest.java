@@ -45,9 +45,8 @@ class UndoTest extends BrowserTest {
     write(number, " Two.");
     write(number, " Three.");
     browser.open(base + "/articles/" + number + "/brief");
-    browser.type("#reader", "Potters");
-    browser.press("Save");
-    browser.waitForText("#foot", "is saved");
+    browser.type("#text-READER", "Potters");
+    saved(browser);
     browser.press("Sign off");
     browser.waitForText(".article-actions", "signed off by");
     browser.waitForText(".stage-here", "Briefed");

@@ -314,7 +314,7 @@ class GroupEvidenceTest extends ApplicationTest {
     Round round = articles.commission(site, new Commission("Mites", type, mites, Map.of(), null));
     String its = site.base() + "/articles/" + round.reference() + "/brief";
     assertThat(person.post(its + "/evidence").statusCode()).isEqualTo(302);
-    assertThat(person.get(its).body()).contains("10 pages that rank for “varroa treatment”");
+    assertThat(person.get(its).body()).contains("10 pages for “varroa treatment”");
   }
 
   @Test
@@ -324,27 +324,17 @@ class GroupEvidenceTest extends ApplicationTest {
     Round round = articles.commission(site, new Commission("Mites", type, mites, Map.of(), null));
     String brief = site.base() + "/articles/" + round.reference() + "/brief";
     person.get(brief);
-    String proposed =
-        person
-            .post(
-                brief + "/outline",
-                "version",
-                "0",
-                "heading",
-                "Why <b>mites</b>",
-                "depth",
-                "0",
-                "note",
-                "my own")
-            .body();
-    assertThat(proposed)
-        .contains("Why &lt;b&gt;mites&lt;/b&gt;", "my own", "proposed. Save the brief");
-    assertThat(proposed.split("outline-row").length).isGreaterThan(4);
-    assertThat(person.get(brief).body()).doesNotContain("my own");
+    String mine = "[{\"heading\": \"Why <b>mites</b>\", \"depth\": 0, \"note\": \"my own\"}]";
+    String saved = person.post(brief + "/field", "field", "Outline", "value", mine).body();
+    assertThat(saved).contains("Why &lt;b&gt;mites&lt;/b&gt;");
+    assertThat(person.post(brief + "/propose").statusCode()).isEqualTo(302);
+    String proposed = person.get(brief).body();
+    assertThat(proposed).contains("Why &lt;b&gt;mites&lt;/b&gt;", "my own");
+    assertThat(proposed.split("class=\"outline-row").length).isGreaterThan(4);
     HttpResponse<String> wrong =
-        person.post(
-            brief + "/outline", "version", "0", "wordsLow", "9", "wordsHigh", "3", "heading", "x");
+        person.post(brief + "/field", "field", "Words", "seen", "", "value", "9 3");
     assertThat(wrong.statusCode()).isEqualTo(422);
+    assertThat(wrong.body()).contains("the smaller first");
   }
 
   @Test

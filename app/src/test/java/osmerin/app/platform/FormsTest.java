@@ -148,7 +148,7 @@ class FormsTest extends ApplicationTest {
             "articles/" + round.reference() + "/brief",
             "version",
             "0",
-            "reader",
+            "texts[READER]",
             "Night fishers",
             "wordsLow",
             "900")

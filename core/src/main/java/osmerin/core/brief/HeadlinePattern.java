@@ -21,7 +21,7 @@ public record HeadlinePattern(String text) {
   public HeadlinePattern {
     if (!text.contains(KEYWORD) || text.length() > LONGEST) {
       throw new IllegalArgumentException(
-          "A headline pattern has %s in it and at most %d characters.".formatted(KEYWORD, LONGEST));
+          "A headline pattern has %s in it and at most %s characters.".formatted(KEYWORD, LONGEST));
     }
   }
 

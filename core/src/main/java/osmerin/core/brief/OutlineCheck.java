@@ -156,7 +156,7 @@ public final class OutlineCheck {
       if (section.words() != null && section.words() > LARGE * all) {
         add(
             Kind.BALANCE,
-            "“%s” has %d %% of the words"
+            "“%s” has %s %% of the words"
                 .formatted(section.heading(), 100 * section.words() / all));
       }
     }
@@ -171,8 +171,11 @@ public final class OutlineCheck {
     if (target != null && all != 0 && all != target) {
       add(
           Kind.LENGTH,
-          "%,d words shared out, %,d %s than the target"
-              .formatted(all, Math.abs(all - target), all > target ? "more" : "fewer"));
+          "%s shared out, %s %s than the target"
+              .formatted(
+                  Counted.of(all, "word"),
+                  Counted.of(Math.abs(all - target)),
+                  all > target ? "more" : "fewer"));
     }
   }
 }

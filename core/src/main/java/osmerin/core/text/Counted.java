@@ -6,6 +6,11 @@ import java.util.Locale;
 public final class Counted {
   private Counted() {}
 
+  /** The number alone: "2,400". */
+  public static String of(long number) {
+    return String.format(Locale.ENGLISH, "%,d", number);
+  }
+
   /** The plural of the thing ends in s. */
   public static String of(long number, String thing) {
     return of(number, thing, thing + "s");
