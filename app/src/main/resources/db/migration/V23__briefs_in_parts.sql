@@ -45,3 +45,29 @@ create table headline_pattern (
   kept_at timestamptz not null default now(),
   constraint headline_pattern_key primary key (site_id, text)
 );
+
+-- A brief is shown to whoever has its link. The token itself is kept, so that the same link can be copied again.
+create table brief_link (
+  id           bigint generated always as identity primary key,
+  site_id      bigint not null references site,
+  round_id     bigint not null references round,
+  whom         text not null,
+  token        text not null,
+  with_check   boolean not null,
+  with_hand_in boolean not null,
+  made_by      bigint not null references person,
+  made_at      timestamptz not null,
+  expires_at   timestamptz not null,
+  revoked_at   timestamptz,
+  constraint brief_link_token_unique unique (token)
+);
+create index brief_link_of on brief_link (round_id);
+
+create table brief_opening (
+  link_id bigint not null references brief_link,
+  at      timestamptz not null
+);
+create index brief_opening_of on brief_opening (link_id, at desc);
+
+-- Who handed a draft in by link, where nobody of the site wrote it.
+alter table draft_version add column handed_in_by text;

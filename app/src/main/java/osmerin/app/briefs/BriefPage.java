@@ -50,7 +50,8 @@ public record BriefPage(
 
   private static final int MOST_SHOWN = 40;
 
-  static Evidence drawn(@Nullable KeptEvidence evidence) {
+  /** What was drawn from pages, nothing where there are none. */
+  public static Evidence drawn(@Nullable KeptEvidence evidence) {
     return evidence == null ? Evidence.NONE : evidence.evidence();
   }
 
@@ -80,11 +81,6 @@ public record BriefPage(
         .filter(BriefPart::isWritten)
         .map(part -> new PartShown(part, brief.text(part)))
         .toList();
-  }
-
-  /** As its writer reads it. */
-  public BriefDocument document() {
-    return BriefDocument.of(this);
   }
 
   public boolean has(BriefPart part) {

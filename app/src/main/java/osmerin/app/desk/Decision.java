@@ -3,6 +3,7 @@ package osmerin.app.desk;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.briefs.BriefPage;
 import osmerin.app.desk.Desk.Waiting;
+import osmerin.app.handout.BriefDocument;
 import osmerin.app.pitches.Pitch;
 
 /**
@@ -20,4 +21,9 @@ record Decision(
     Waiting waiting,
     @Nullable BriefPage brief,
     @Nullable String draft,
-    @Nullable Pitch pitch) {}
+    @Nullable Pitch pitch) {
+  /** The brief as its writer reads it. */
+  public BriefDocument document() {
+    return BriefDocument.of(brief);
+  }
+}

@@ -23,6 +23,14 @@ interface DraftMapper {
       @Param("words") int words,
       @Param("personId") long personId);
 
+  /** As the version after the latest one, in the name of somebody without an account. */
+  int insertHandedIn(
+      @Param("roundId") long roundId,
+      @Param("text") String text,
+      @Param("words") int words,
+      @Param("personId") long personId,
+      @Param("by") String by);
+
   List<RoundWords> words(@Param("roundIds") List<Long> roundIds);
 
   void remove(@Param("roundId") long roundId);

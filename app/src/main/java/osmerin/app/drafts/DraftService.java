@@ -34,7 +34,7 @@ public class DraftService implements RoundReversal {
   private static final String FIELD = "Draft";
 
   /** Longer drafts are refused. */
-  static final int LONGEST = 400_000;
+  public static final int LONGEST = 400_000;
 
   private final DraftMapper drafts;
   private final BriefService briefs;
@@ -134,6 +134,30 @@ public class DraftService implements RoundReversal {
             before,
             before + 1));
     return new Saved.Done(before + 1);
+  }
+
+  /**
+   * Takes a draft in from somebody without an account, as the version after the latest one; without
+   * an entry of its own.
+   *
+   * @param by their name
+   */
+  @Transactional
+  public Change handIn(SiteContext context, Round round, String typed, String by) {
+    String text = typed.replace("\r\n", "\n").replace("\0", "");
+    if (text.isBlank() || text.length() > LONGEST) {
+      throw new RefusedException("A draft has 1 to 400,000 characters.");
+    }
+    int before = latest(round).map(DraftVersion::ordinal).orElse(0);
+    drafts.insertHandedIn(round.id(), text, Markdown.draft(text).words(), context.personId(), by);
+    return Change.of(
+        Thing.ARTICLE,
+        round.article().number(),
+        FIELD,
+        before == 0 ? null : "version " + before,
+        "version " + (before + 1),
+        before,
+        before + 1);
   }
 
   @Override

@@ -4,6 +4,8 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigInteger;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -119,6 +121,9 @@ public final class WordDocument {
     Matcher address = ADDRESS.matcher(clean);
     int from = 0;
     while (address.find()) {
+      if (!isAddress(address.group())) {
+        continue;
+      }
       paragraph.createRun().setText(clean.substring(from, address.start()));
       XWPFRun link = paragraph.createHyperlinkRun(address.group());
       link.setText(address.group());
@@ -126,6 +131,14 @@ public final class WordDocument {
       from = address.end();
     }
     paragraph.createRun().setText(clean.substring(from));
+  }
+
+  private static boolean isAddress(String text) {
+    try {
+      return new URI(text).getHost() != null;
+    } catch (URISyntaxException e) {
+      return false;
+    }
   }
 
   /** XML has no place for control characters and lone surrogates. */

@@ -1,4 +1,4 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.briefs.BriefPage;
+import osmerin.app.briefs.BriefPages;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;

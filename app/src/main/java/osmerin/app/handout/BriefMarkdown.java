@@ -1,4 +1,4 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import osmerin.app.briefs.BriefPage;
 import osmerin.app.rounds.Round;
 import osmerin.core.brief.Outline;
 import tools.jackson.databind.json.JsonMapper;

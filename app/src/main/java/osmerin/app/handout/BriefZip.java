@@ -1,4 +1,4 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import osmerin.app.briefs.BriefPage;
 
 /** Several briefs in one file. */
 final class BriefZip {

@@ -1,8 +1,10 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefPage;
 import osmerin.app.platform.web.In;
 import osmerin.app.rounds.Round;
 import osmerin.core.brief.BriefContent;

@@ -1,6 +1,7 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import java.util.List;
+import osmerin.app.briefs.BriefPage;
 import osmerin.core.brief.Outline;
 import osmerin.formats.word.WordDocument;
 

@@ -1,4 +1,4 @@
-package osmerin.app.briefs;
+package osmerin.app.handout;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -19,6 +19,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.yaml.snakeyaml.Yaml;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.briefs.Brief;
+import osmerin.app.briefs.BriefPage;
+import osmerin.app.briefs.BriefService;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;

@@ -1,0 +1,115 @@
+package osmerin.app.sharing;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.mail.PublicAddress;
+import osmerin.app.platform.security.SecretToken;
+import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+
+/** Links to briefs: made, listed with who opened them when, revoked. */
+@Service
+public class BriefLinks {
+  static final int LONGEST_NAME = 80;
+  static final int MOST_DAYS = 365;
+  static final int MOST_LINKS = 50;
+
+  private final BriefLinkMapper links;
+  private final PublicAddress address;
+  private final History history;
+  private final Clock clock;
+
+  BriefLinks(BriefLinkMapper links, PublicAddress address, History history, Clock clock) {
+    this.links = links;
+    this.address = address;
+    this.history = history;
+    this.clock = clock;
+  }
+
+  /**
+   * What a link is to be.
+   *
+   * @param whom for whom
+   * @param days for which it works
+   */
+  public record Wanted(String whom, int days, boolean withCheck, boolean withHandIn) {}
+
+  /** A link with its whole address. */
+  public record Shown(BriefLink link, String address, boolean works) {}
+
+  /** Those of a round, the latest first. */
+  public List<Shown> of(Round round) {
+    Instant now = clock.instant();
+    return links.ofRound(round.id()).stream()
+        .map(link -> new Shown(link, address.of(link.path()), link.works(now)))
+        .toList();
+  }
+
+  /** Makes a link. */
+  @Transactional
+  public void make(SiteContext context, Round round, Wanted wanted) {
+    context.require(Right.EDIT);
+    String whom = wanted.whom().strip();
+    if (whom.isEmpty() || whom.length() > LONGEST_NAME) {
+      throw new RefusedException("Say for whom it is, in 1 to %s letters.".formatted(LONGEST_NAME));
+    }
+    if (wanted.days() < 1 || wanted.days() > MOST_DAYS) {
+      throw new RefusedException("A link works for 1 to %s days.".formatted(MOST_DAYS));
+    }
+    if (links.ofRound(round.id()).size() >= MOST_LINKS) {
+      throw new RefusedException("This brief has %s links already.".formatted(MOST_LINKS));
+    }
+    Instant now = clock.instant();
+    links.insert(
+        new BriefLinkMapper.Made(
+            context.siteId(),
+            round.id(),
+            whom,
+            SecretToken.fresh(),
+            wanted.withCheck(),
+            wanted.withHandIn(),
+            context.personId(),
+            now,
+            now.plus(Duration.ofDays(wanted.days()))));
+    history.note(
+        context,
+        Right.EDIT,
+        "The brief of %s was shared with %s.".formatted(round.reference(), whom),
+        Change.lasting(Thing.ARTICLE, round.article().number(), "Shared brief", null, whom));
+  }
+
+  /** Ends a link, or lets it work again. */
+  @Transactional
+  public void revoke(SiteContext context, Round round, long id, boolean away) {
+    context.require(Right.EDIT);
+    BriefLink link =
+        links
+            .find(context.siteId(), id)
+            .filter(l -> l.number() == round.article().number())
+            .orElseThrow(() -> new NotFoundException("link", id));
+    links.revoke(id, link.revokedAt(), away ? clock.instant() : null);
+    history.note(
+        context,
+        Right.EDIT,
+        (away
+                ? "The link of %s to the brief of %s was revoked."
+                : "The link of %s to the brief of %s works again.")
+            .formatted(link.whom(), round.reference()),
+        Change.lasting(
+            Thing.ARTICLE,
+            round.article().number(),
+            "Shared brief",
+            away ? link.whom() : null,
+            away ? null : link.whom()));
+  }
+}

@@ -1,0 +1,132 @@
+package osmerin.app.sharing;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import osmerin.app.platform.security.AskGuard;
+import osmerin.app.platform.security.TooOften;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+
+/** The page that the link to a brief opens, and what can be done on it. */
+@Controller
+@RequestMapping("/by-link/brief/{token}")
+class SharedBriefController {
+  private final SharedBrief shared;
+  private final AskGuard guard;
+
+  SharedBriefController(SharedBrief shared, AskGuard guard) {
+    this.shared = shared;
+    this.guard = guard;
+  }
+
+  @GetMapping
+  @Needs(Right.BY_LINK)
+  String open(
+      @PathVariable String token,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      Model model) {
+    working(token, request, response, model)
+        .ifPresent(link -> model.addAttribute("opened", shared.open(link)));
+    return "sharing/brief";
+  }
+
+  /** The link where it works; otherwise the page says why it does not. */
+  private Optional<BriefLink> working(
+      String token, HttpServletRequest request, HttpServletResponse response, Model model) {
+    model.addAttribute("token", token);
+    Optional<BriefLink> link = shared.find(token);
+    if (link.isEmpty()) {
+      Optional<Duration> wait = guard.guessLinkFrom(request.getRemoteAddr());
+      response.setStatus(HttpStatus.NOT_FOUND.value());
+      wait.ifPresent(w -> TooOften.say(response, w));
+      model.addAttribute("gone", "This link is not known. Copy it whole from the mail.");
+    } else if (!shared.works(link.get())) {
+      response.setStatus(HttpStatus.GONE.value());
+      model.addAttribute(
+          "gone",
+          link.get().revokedAt() != null
+              ? "This link was revoked. Ask whoever sent it, if you are to go on."
+              : "This link has expired. Ask whoever sent it for another one.");
+    } else {
+      return link;
+    }
+    return Optional.empty();
+  }
+
+  /** Checks a draft, or hands it in; what was typed is shown again in any case. */
+  @PostMapping
+  @Needs(Right.BY_LINK)
+  String send(
+      @PathVariable String token,
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(required = false) @Nullable MultipartFile file,
+      @RequestParam(defaultValue = "check") String what,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      Model model)
+      throws IOException {
+    model.addAttribute("typed", text);
+    Optional<BriefLink> link = working(token, request, response, model);
+    if (link.isPresent()) {
+      try {
+        wait(token, response);
+        String draft = draft(text, file);
+        model.addAttribute("typed", draft);
+        act(link.get(), what, draft, model);
+      } catch (RefusedException e) {
+        if (response.getStatus() == HttpStatus.OK.value()) {
+          response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        }
+        model.addAttribute("fault", e.getMessage());
+      }
+      model.addAttribute("opened", shared.show(link.get()));
+    }
+    return "sharing/brief";
+  }
+
+  private void wait(String token, HttpServletResponse response) {
+    guard
+        .useLink(token)
+        .ifPresent(
+            wait -> {
+              long seconds = TooOften.say(response, wait);
+              throw new RefusedException("Too much in a row. Wait %s seconds.".formatted(seconds));
+            });
+  }
+
+  private void act(BriefLink link, String what, String draft, Model model) {
+    if (what.equals("hand-in")) {
+      shared.handIn(link, draft);
+      model.addAttribute("typed", "");
+      model.addAttribute("said", "Your draft was handed in. Thank you.");
+    } else {
+      model.addAttribute("check", shared.check(link, draft));
+    }
+  }
+
+  private static String draft(String text, @Nullable MultipartFile file) throws IOException {
+    if (file == null || file.isEmpty()) {
+      return text;
+    }
+    if (file.getSize() > SharedBrief.LARGEST_FILE) {
+      throw new RefusedException("Files of at most 20 MB can be handed in.");
+    }
+    return SharedBrief.text(
+        Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getBytes());
+  }
+}
