@@ -71,3 +71,23 @@ create index brief_opening_of on brief_opening (link_id, at desc);
 
 -- Who handed a draft in by link, where nobody of the site wrote it.
 alter table draft_version add column handed_in_by text;
+
+-- What a site is for, how it sounds and what it offers; flows into its briefs.
+create table brand_sheet (
+  site_id bigint not null references site,
+  part    text not null,
+  text    text not null,
+  constraint brand_sheet_key primary key (site_id, part)
+);
+
+-- A brief that others start from; of one article type, or of any.
+create table brief_template (
+  id      bigint generated always as identity primary key,
+  site_id bigint not null references site,
+  type_id bigint references article_type,
+  name    text not null,
+  content jsonb not null,
+  kept_by bigint not null references person,
+  kept_at timestamptz not null default now(),
+  constraint brief_template_name unique (site_id, name)
+);

@@ -7,7 +7,7 @@ import osmerin.core.brief.Outline;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Briefs as JSON, as the database and history keep them. */
-final class BriefJson {
+public final class BriefJson {
   private static final JsonMapper JSON =
       JsonMapper.builder()
           .changeDefaultVisibility(v -> v.withIsGetterVisibility(Visibility.NONE))
@@ -15,11 +15,11 @@ final class BriefJson {
 
   private BriefJson() {}
 
-  static String write(BriefContent content) {
+  public static String write(BriefContent content) {
     return JSON.writeValueAsString(content);
   }
 
-  static BriefContent read(String json) {
+  public static BriefContent read(String json) {
     return JSON.readValue(json, BriefContent.class);
   }
 

@@ -2,6 +2,7 @@ package osmerin.app.briefs;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -23,6 +24,7 @@ import osmerin.core.text.Counted;
  * @param evidence null when none was fetched
  * @param length that holds, wherever it comes from
  * @param on the parts that are on
+ * @param inherited what the brand sheet says of parts in which the brief says nothing
  * @param draftDue when the draft is due, null when nothing says
  */
 public record BriefPage(
@@ -31,6 +33,7 @@ public record BriefPage(
     @Nullable KeptEvidence evidence,
     Optional<WordRange> length,
     Set<BriefPart> on,
+    Map<BriefPart, String> inherited,
     @Nullable LocalDate draftDue,
     List<BriefLack> lacks,
     List<OutlineCheck.Remark> remarks) {
@@ -73,6 +76,18 @@ public record BriefPage(
     return target() == null
         ? Counted.of(words, "word")
         : Counted.of(words) + " of " + Counted.of(target(), "word");
+  }
+
+  /** What a part says, of its own or by the brand sheet; empty for nothing. */
+  public String text(BriefPart part) {
+    String own = brief.text(part);
+    return own.isEmpty() && on.contains(part) ? inherited.getOrDefault(part, "") : own;
+  }
+
+  /** What stands in an empty part: what it inherits, or what to write there. */
+  public String hint(BriefPart part) {
+    String brand = inherited.getOrDefault(part, "");
+    return brand.isEmpty() ? part.prompt() : "From the brand sheet: " + brand;
   }
 
   /** The parts that somebody writes, those that are on first. */

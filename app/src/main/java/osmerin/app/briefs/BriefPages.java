@@ -1,13 +1,18 @@
 package osmerin.app.briefs;
 
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.brand.BrandPart;
+import osmerin.app.brand.BrandSheet;
+import osmerin.app.brand.BrandSheets;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
@@ -28,13 +33,16 @@ public class BriefPages {
   private final Lengths lengths;
   private final ArticleTypeService types;
   private final ArticleService articles;
+  private final BrandSheets brand;
 
   BriefPages(
       BriefService briefs,
       BriefEvidence behind,
       Lengths lengths,
       ArticleTypeService types,
-      ArticleService articles) {
+      ArticleService articles,
+      BrandSheets brand) {
+    this.brand = brand;
     this.briefs = briefs;
     this.behind = behind;
     this.lengths = lengths;
@@ -51,6 +59,7 @@ public class BriefPages {
     KeptEvidence evidence = behind.of(context, round, brief).orElse(null);
     Optional<WordRange> length = lengths.of(context, round, brief, BriefPage.drawn(evidence));
     Set<BriefPart> on = brief.content().parts().orElseGet(() -> ofType(context, round));
+    Map<BriefPart, String> inherited = inherited(context);
     Integer target = length.map(WordRange::target).orElse(null);
     return new BriefPage(
         round,
@@ -58,14 +67,39 @@ public class BriefPages {
         evidence,
         length,
         on,
+        inherited,
         draftDue(context, round),
         BriefLack.of(
-            brief.content(), on, given(length.isPresent()), BriefPage.say(evidence).questions()),
+            brief.content(),
+            on,
+            given(length.isPresent(), inherited),
+            BriefPage.say(evidence).questions()),
         OutlineCheck.of(brief.outline(), BriefPage.say(evidence), target));
   }
 
-  private static Set<BriefPart> given(boolean length) {
-    return length ? EnumSet.of(BriefPart.LENGTH) : EnumSet.noneOf(BriefPart.class);
+  /** What the brand sheet says of parts of a brief. */
+  private Map<BriefPart, String> inherited(SiteContext context) {
+    BrandSheet sheet = brand.get(context);
+    Map<BriefPart, String> inherited = new EnumMap<>(BriefPart.class);
+    put(inherited, BriefPart.VOICE, sheet.voice());
+    put(inherited, BriefPart.CALL_TO_ACTION, sheet.text(BrandPart.CALLS));
+    return inherited;
+  }
+
+  private static void put(Map<BriefPart, String> texts, BriefPart part, String text) {
+    if (!text.isEmpty()) {
+      texts.put(part, text);
+    }
+  }
+
+  /** What is filled from elsewhere. */
+  private static Set<BriefPart> given(boolean length, Map<BriefPart, String> inherited) {
+    Set<BriefPart> given = EnumSet.noneOf(BriefPart.class);
+    given.addAll(inherited.keySet());
+    if (length) {
+      given.add(BriefPart.LENGTH);
+    }
+    return given;
   }
 
   /** The parts that are on for the round's type. */

@@ -1,9 +1,12 @@
 package osmerin.app.demo;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.brand.BrandPart;
+import osmerin.app.brand.BrandSheets;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.briefs.SignOffs;
 import osmerin.app.rounds.Round;
@@ -22,12 +25,41 @@ class MarlpitBriefs {
   private final BriefService briefs;
   private final SignOffs signOffs;
   private final BriefLinks links;
+  private final BrandSheets brand;
 
-  MarlpitBriefs(ArticleService articles, BriefService briefs, SignOffs signOffs, BriefLinks links) {
+  MarlpitBriefs(
+      ArticleService articles,
+      BriefService briefs,
+      SignOffs signOffs,
+      BriefLinks links,
+      BrandSheets brand) {
+    this.brand = brand;
     this.articles = articles;
     this.briefs = briefs;
     this.signOffs = signOffs;
     this.links = links;
+  }
+
+  /** What the site is for and how it sounds. */
+  void brandSheet(DemoSite in) {
+    brand.change(
+        in.as(Marlpit.EDITOR),
+        Map.of(),
+        Map.of(
+            BrandPart.PURPOSE,
+            "Help people who throw at home to repeat what worked, with figures from our own kilns.",
+            BrandPart.VOICE,
+            "Plain and exact, from one bench to the next. We say what failed, and what it cost.",
+            BrandPart.DO,
+            "Name temperatures, times and weights.\nSay which kiln and which clay it was.",
+            BrandPart.DO_NOT,
+            "No promises of a perfect pot.",
+            BrandPart.AUDIENCES,
+            "Hobby potters with a small electric kiln\nPeople who sell at markets",
+            BrandPart.PRODUCTS,
+            "Marlpit firing log: a notebook, never an app.",
+            BrandPart.CALLS,
+            "Print the firing log, page 1 free"));
   }
 
   /** The whole one, which is shared with a guest. */

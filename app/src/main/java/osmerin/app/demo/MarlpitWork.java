@@ -36,6 +36,7 @@ class MarlpitWork {
 
   void addThisMonth(DemoSite in) {
     DemoMonth month = in.month();
+    briefs.brandSheet(in);
     written(
         in,
         order(

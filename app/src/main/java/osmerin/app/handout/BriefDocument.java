@@ -50,7 +50,7 @@ public record BriefDocument(
     List<Part> why = new ArrayList<>();
     List<Part> more = new ArrayList<>();
     for (BriefPart part : shown) {
-      String text = part == BriefPart.TERMS ? terms(page) : brief.text(part);
+      String text = part == BriefPart.TERMS ? terms(page) : page.text(part);
       if (!text.isBlank()) {
         (BEFORE.contains(part) ? why : more).add(new Part(part.label(), text));
       }

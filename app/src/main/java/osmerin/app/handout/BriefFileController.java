@@ -78,14 +78,14 @@ class BriefFileController {
   @Needs(Right.READ)
   ResponseEntity<byte[]> zip(
       SiteContext site,
-      @RequestParam(name = "marked", required = false) @Nullable List<ReferenceNumber> marked) {
+      @RequestParam(name = "marked", required = false) @Nullable List<Integer> marked) {
     if (marked == null || marked.isEmpty() || marked.size() > BriefZip.MOST) {
       throw new RefusedException(
           "Mark 1 to %s articles to download their briefs.".formatted(BriefZip.MOST));
     }
     List<BriefPage> briefs =
         marked.stream()
-            .map(number -> articles.get(site, number.number()))
+            .map(number -> articles.get(site, number))
             .map(round -> pages.of(site, round))
             .toList();
     return file("briefs.zip", "application/zip", BriefZip.of(briefs));

@@ -31,6 +31,8 @@ public enum Thing {
   /** Id of an article type. */
   TYPE,
   /** Id of the site. */
+  BRAND,
+  /** Id of the site. */
   STEP_ROLES,
   /** Id of the site. */
   STAGES,

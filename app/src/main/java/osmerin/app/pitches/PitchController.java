@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.CommissionForm;
+import osmerin.app.brand.BrandSheets;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupService;
 import osmerin.app.history.History;
@@ -40,6 +41,7 @@ class PitchController {
   private static final int PAGE = 50;
   private static final int GROUPS_OFFERED = 4;
 
+  private final BrandSheets brand;
   private final PitchService pitches;
   private final CommissionForm commissioning;
   private final GroupService groups;
@@ -51,7 +53,9 @@ class PitchController {
       CommissionForm commissioning,
       GroupService groups,
       History history,
-      NearTexts near) {
+      NearTexts near,
+      BrandSheets brand) {
+    this.brand = brand;
     this.near = near;
     this.pitches = pitches;
     this.groups = groups;
@@ -64,6 +68,7 @@ class PitchController {
   String ledger(SiteContext site, @RequestParam(defaultValue = "1") int page, Model model) {
     Paging paging = new Paging(page, PAGE, pitches.countOpen(site));
     model.addAttribute("pitches", pitches.open(site, paging.offset(), PAGE));
+    model.addAttribute("purpose", brand.get(site).purpose());
     model.addAttribute("paging", paging);
     return "pitches/ledger";
   }

@@ -20,6 +20,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.DateChange;
 import osmerin.app.articles.PublishDates;
+import osmerin.app.brand.BrandSheets;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
@@ -42,6 +43,7 @@ import osmerin.core.article.ReferenceNumber;
 class PlanController {
   private static final int HISTORY_SHOWN = 5;
 
+  private final BrandSheets brand;
   private final MonthService months;
   private final ArticleService articles;
   private final PublishDates publishDates;
@@ -57,7 +59,9 @@ class PlanController {
       History history,
       DraftService drafts,
       SiteService sites,
-      TeamService team) {
+      TeamService team,
+      BrandSheets brand) {
+    this.brand = brand;
     this.months = months;
     this.articles = articles;
     this.publishDates = publishDates;
@@ -82,6 +86,7 @@ class PlanController {
   private String month(SiteContext site, YearMonth month, Model model) {
     Month shown = months.month(site, month);
     model.addAttribute("month", shown);
+    model.addAttribute("purpose", brand.get(site).purpose());
     model.addAttribute("newMeter", Meter.of(shown.newArticles()));
     model.addAttribute("newWords", PaceWords.of(shown.newArticles()));
     model.addAttribute("refreshMeter", Meter.of(shown.refreshes()));

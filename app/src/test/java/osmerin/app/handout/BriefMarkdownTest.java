@@ -75,6 +75,7 @@ class BriefMarkdownTest extends ApplicationTest {
         kept(),
         Optional.of(new WordRange(800, 900, 1_000)),
         BriefPart.SHIPPED,
+        Map.of(),
         null,
         List.of(),
         List.of());

@@ -1,0 +1,79 @@
+package osmerin.app.brand;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+
+/** The brand sheet of a site. */
+@Controller
+@RequestMapping("/{site}/setup/brand")
+class BrandController {
+  private final BrandSheets sheets;
+  private final History history;
+
+  BrandController(BrandSheets sheets, History history) {
+    this.sheets = sheets;
+    this.history = history;
+  }
+
+  /**
+   * A sheet as it is typed.
+   *
+   * @param seen the parts as the person saw them
+   */
+  record Typed(@Nullable Map<BrandPart, String> seen, @Nullable Map<BrandPart, String> texts) {
+    Typed {
+      seen = seen == null ? Map.of() : seen;
+      texts = texts == null ? Map.of() : texts;
+    }
+  }
+
+  @GetMapping
+  @Needs(Right.READ)
+  String sheet(SiteContext site, Model model) {
+    return page(site, sheets.get(site), model);
+  }
+
+  private String page(SiteContext site, BrandSheet shown, Model model) {
+    model.addAttribute("sheet", shown);
+    model.addAttribute("seen", sheets.get(site));
+    model.addAttribute("parts", BrandPart.values());
+    model.addAttribute(
+        "history", history.entries(site, Asked.of(Thing.BRAND, site.siteId()), 0, 10));
+    return "brand/sheet";
+  }
+
+  @PostMapping
+  @Needs(Right.EDIT)
+  String save(
+      SiteContext site,
+      Typed typed,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    try {
+      sheets.change(site, typed.seen(), typed.texts());
+    } catch (RefusedException e) {
+      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+      model.addAttribute("fault", e.getMessage());
+      return page(site, new BrandSheet(typed.texts()), model);
+    }
+    Foot.say(to, "The brand sheet is saved. Briefs that say nothing else follow it.");
+    return "redirect:" + site.base() + "/setup/brand";
+  }
+}

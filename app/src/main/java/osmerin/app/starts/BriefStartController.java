@@ -1,0 +1,134 @@
+package osmerin.app.starts;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.RefusedException;
+import osmerin.app.rounds.Round;
+import osmerin.app.site.Needs;
+import osmerin.app.site.Right;
+import osmerin.app.site.SiteContext;
+import osmerin.core.article.ReferenceNumber;
+
+/** Where a brief starts from a template or another brief, and becomes a template itself. */
+@Controller
+@RequestMapping("/{site}/articles/{number}/brief/start")
+class BriefStartController {
+  private final ArticleService articles;
+  private final BriefTemplates templates;
+
+  BriefStartController(ArticleService articles, BriefTemplates templates) {
+    this.articles = articles;
+    this.templates = templates;
+  }
+
+  @GetMapping
+  @Needs(Right.WORK)
+  String start(SiteContext site, @PathVariable ReferenceNumber number, Model model) {
+    return page(site, articles.get(site, number.number()), model);
+  }
+
+  private String page(SiteContext site, Round round, Model model) {
+    model.addAttribute("round", round);
+    model.addAttribute("templates", templates.of(site, round));
+    return "starts/start";
+  }
+
+  @PostMapping("/{id}")
+  @Needs(Right.WORK)
+  String template(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable long id,
+      RedirectAttributes to) {
+    Round round = articles.get(site, number.number());
+    templates.start(site, round, id);
+    Foot.say(to, "What was empty is filled from the template.");
+    return brief(site, round);
+  }
+
+  @PostMapping("/{id}/remove")
+  @Needs(Right.EDIT)
+  String remove(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @PathVariable long id,
+      RedirectAttributes to) {
+    templates.remove(site, id);
+    Foot.say(to, "The template is gone. Briefs that began with it stay as they are.");
+    return brief(site, articles.get(site, number.number())) + "/start";
+  }
+
+  /** From another article's brief. */
+  @PostMapping("/brief")
+  @Needs(Right.WORK)
+  String other(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "") String from,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    try {
+      templates.startFrom(site, round, read(from));
+    } catch (RefusedException e) {
+      return refused(site, round, e, model, response);
+    }
+    Foot.say(to, "What was empty is filled from " + from.strip() + ".");
+    return brief(site, round);
+  }
+
+  private static int read(String typed) {
+    String digits = typed.strip().replaceFirst("^\\p{Alnum}+-", "");
+    if (!digits.matches("\\d{1,6}")) {
+      throw new RefusedException("Type the number of an article, such as 42.");
+    }
+    return Integer.parseInt(digits);
+  }
+
+  @PostMapping
+  @Needs(Right.WORK)
+  String keep(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam(defaultValue = "") String name,
+      @RequestParam(defaultValue = "false") boolean ofType,
+      RedirectAttributes to,
+      Model model,
+      HttpServletResponse response) {
+    Round round = articles.get(site, number.number());
+    try {
+      templates.keep(site, round, name, ofType);
+    } catch (RefusedException e) {
+      model.addAttribute("typedName", name);
+      return refused(site, round, e, model, response);
+    }
+    Foot.say(to, "Kept as the template “" + name.strip() + "”.");
+    return brief(site, round) + "/start";
+  }
+
+  private String refused(
+      SiteContext site,
+      Round round,
+      RefusedException e,
+      Model model,
+      HttpServletResponse response) {
+    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+    model.addAttribute("fault", e.getMessage());
+    return page(site, round, model);
+  }
+
+  private static String brief(SiteContext site, Round round) {
+    return "redirect:" + site.base() + "/articles/" + round.reference() + "/brief";
+  }
+}
