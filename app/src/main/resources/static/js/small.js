@@ -70,6 +70,14 @@ document.addEventListener("change", (event) => {
   window.location.assign(address);
 });
 
+// data-with-marks: takes along what is marked for another form.
+document.addEventListener("submit", (event) => {
+  const marks = event.target.dataset.withMarks && document.querySelector(event.target.dataset.withMarks);
+  if (!marks) return;
+  const marked = new FormData(marks).getAll("marked");
+  event.target.replaceChildren(...marked.map((value) => Object.assign(document.createElement("input"), { type: "hidden", name: "marked", value })));
+});
+
 // data-print
 document.addEventListener("click", (event) => {
   if (event.target.closest("[data-print]")) window.print();

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService.Saved;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
@@ -26,10 +27,12 @@ import osmerin.formats.markdown.Markdown;
 @Controller
 @RequestMapping("/{site}/articles/{number}/draft")
 class DraftController {
+  private final BriefService briefs;
   private final ArticleService articles;
   private final DraftService drafts;
 
-  DraftController(ArticleService articles, DraftService drafts) {
+  DraftController(ArticleService articles, DraftService drafts, BriefService briefs) {
+    this.briefs = briefs;
     this.articles = articles;
     this.drafts = drafts;
   }
@@ -55,6 +58,7 @@ class DraftController {
     model.addAttribute("versions", drafts.versions(round));
     model.addAttribute("check", drafts.check(site, round, text));
     model.addAttribute("html", Markdown.html(text));
+    model.addAttribute("brief", briefs.get(site, round));
     return "drafts/draft";
   }
 

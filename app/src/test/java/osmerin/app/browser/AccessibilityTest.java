@@ -78,7 +78,13 @@ class AccessibilityTest extends DemoApplicationTest {
         faults.addAll(faults(browser, path, false));
       }
       String link = jdbc.queryForObject("select min(token) from guest_link", String.class);
-      for (String path : List.of("/by-link/" + link, "/by-link/nobody-has-this")) {
+      String shared = jdbc.queryForObject("select min(token) from brief_link", String.class);
+      for (String path :
+          List.of(
+              "/by-link/" + link,
+              "/by-link/nobody-has-this",
+              "/by-link/brief/" + shared,
+              "/by-link/brief/nobody-has-this")) {
         browser.open(path);
         faults.addAll(faults(browser, path, true));
       }
@@ -153,6 +159,10 @@ class AccessibilityTest extends DemoApplicationTest {
             "articles/MP-0001",
             "articles/MP-0065/brief",
             "articles/MP-0065/brief/print",
+            "articles/MP-0065/brief/links",
+            "articles/MP-0065/brief/start",
+            "articles/MP-0064/brief",
+            "setup/brand",
             "articles/MP-0065/draft",
             "articles/MP-0065/draft/versions/1",
             "live",

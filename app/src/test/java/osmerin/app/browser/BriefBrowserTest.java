@@ -117,6 +117,9 @@ class BriefBrowserTest extends BrowserTest {
     saved(browser);
     browser.open(browser.path());
     browser.waitForText("#changed-since", "Children");
+    browser.open(browser.path().replace("/brief", "/draft"));
+    browser.waitForText(".brief-changed summary", "signed it off: 1 field");
+    browser.open(browser.path().replace("/draft", "/brief"));
     browser.press("Refuse");
     browser.type("#refusal", "Who else reads it?");
     browser.run("document.querySelector('.dropdown-form button.btn-primary').click()");
