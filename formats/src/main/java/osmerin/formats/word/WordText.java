@@ -17,6 +17,9 @@ public final class WordText {
   /** Longer texts are no drafts. */
   private static final long MOST_CHARACTERS = 5_000_000;
 
+  /** Of one part of the file, unpacked. */
+  private static final long MOST_BYTES = 32L << 20;
+
   private WordText() {}
 
   /**
@@ -26,6 +29,7 @@ public final class WordText {
    */
   public static String read(byte[] file) throws IOException {
     ZipSecureFile.setMaxTextSize(MOST_CHARACTERS);
+    ZipSecureFile.setMaxEntrySize(MOST_BYTES);
     try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(file))) {
       List<String> blocks = new ArrayList<>();
       for (IBodyElement element : document.getBodyElements()) {

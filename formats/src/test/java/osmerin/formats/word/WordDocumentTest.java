@@ -4,13 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.Test;
@@ -77,6 +82,29 @@ class WordDocumentTest {
       assertThatThrownBy(() -> WordText.read(content.getBytes(StandardCharsets.UTF_8)))
           .isInstanceOf(IOException.class);
     }
+  }
+
+  @Test
+  void whatUnpacksToFarTooMuchIsRefusedAtOnce() throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    try (ZipInputStream from = new ZipInputStream(new ByteArrayInputStream(bees()));
+        ZipOutputStream to = new ZipOutputStream(bytes)) {
+      for (ZipEntry entry = from.getNextEntry(); entry != null; entry = from.getNextEntry()) {
+        to.putNextEntry(new ZipEntry(entry.getName()));
+        if (entry.getName().equals("word/document.xml")) {
+          byte[] spaces = new byte[1 << 20];
+          Arrays.fill(spaces, (byte) ' ');
+          for (int i = 0; i < 200; i++) {
+            to.write(spaces);
+          }
+        } else {
+          from.transferTo(to);
+        }
+        to.closeEntry();
+      }
+    }
+    assertThat(bytes.size()).isLessThan(1 << 20);
+    assertThatThrownBy(() -> WordText.read(bytes.toByteArray())).isInstanceOf(IOException.class);
   }
 
   /** Where an office program is at hand, it opens the file and finds the text. */
