@@ -117,6 +117,12 @@ document.addEventListener("focusin", (event) => {
 
 /** Takes what evidence says over: a heading or question as a section, a point into the note of one. */
 function take(text, what, onto) {
+  if (what === "link") {
+    const links = document.querySelector("#text-LINKS");
+    if (links && !links.value.includes(text)) links.value = links.value ? `${links.value}\n${text}` : text;
+    links?.dispatchEvent(new Event("input", { bubbles: true }));
+    return;
+  }
   let its = onto ?? (lastIn?.isConnected ? lastIn : list().lastElementChild);
   if (what === "section" || !its) {
     const top = its && [...list().children].slice(0, [...list().children].indexOf(its) + 1).reverse().find((r) => depth(r) === 0);

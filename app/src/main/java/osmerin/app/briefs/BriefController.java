@@ -17,6 +17,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.gathering.EvidenceJob;
+import osmerin.app.near.NearTexts;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
@@ -28,11 +29,14 @@ import osmerin.app.work.LongWork;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
+import osmerin.core.meaning.Nearness;
 
 /** The brief of an article: its page, getting evidence for it, signing it off or refusing it. */
 @Controller
 @RequestMapping("/{site}/articles/{number}/brief")
 class BriefController {
+  private static final int MOST_NEAR = 6;
+
   private final ArticleService articles;
   private final BriefService briefs;
   private final BriefPages pages;
@@ -42,6 +46,7 @@ class BriefController {
   private final EvidenceJob job;
   private final ResearchBeside research;
   private final LongWork work;
+  private final NearTexts near;
 
   BriefController(
       ArticleService articles,
@@ -52,7 +57,9 @@ class BriefController {
       EvidenceService evidence,
       EvidenceJob job,
       ResearchBeside research,
-      LongWork work) {
+      LongWork work,
+      NearTexts near) {
+    this.near = near;
     this.articles = articles;
     this.briefs = briefs;
     this.pages = pages;
@@ -86,10 +93,24 @@ class BriefController {
         "outlineJson", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));
     model.addAttribute("wordsSent", BriefField.get(BriefField.WORDS).sent(page.brief().content()));
     model.addAttribute("allParts", BriefPart.values());
+    model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("candidates", bench.candidates(site, round, page));
     model.addAttribute("searchConnected", evidence.isSearchConnected());
+    model.addAttribute("liveNear", liveNear(site, round, page));
     research.show(site, round, model);
     return "briefs/brief";
+  }
+
+  /** Live articles that this one may link to and be linked from, the nearest first. */
+  private List<NearTexts.Near> liveNear(SiteContext site, Round round, BriefPage page) {
+    if (!page.has(BriefPart.LINKS)) {
+      return List.of();
+    }
+    String about = page.brief().workingTitle() + " " + page.brief().primaryKeyword();
+    return near.live(site, about, Nearness.DEFAULT_LEAST, MOST_NEAR + 1).stream()
+        .filter(other -> !other.reference().equals(round.reference()))
+        .limit(MOST_NEAR)
+        .toList();
   }
 
   /** Saves all of it at once, where no script saves each field by itself. */

@@ -53,6 +53,7 @@ class TitleBenchController {
     model.addAttribute("round", round);
     model.addAttribute("page", page);
     model.addAttribute("candidates", bench.candidates(site, round, page));
+    model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("fixed", false);
     model.addAttribute("here", site.base() + "/articles/" + round.reference());
     return "briefs/bench :: bench";
@@ -134,6 +135,26 @@ class TitleBenchController {
           return added == 0
               ? "No further title comes to mind. Evidence and headlines that you keep bring more."
               : Counted.of(added, "title") + " suggested.";
+        });
+  }
+
+  /** Takes a pattern away from the site's. */
+  @PostMapping("/forget")
+  @Needs(Right.EDIT)
+  String forget(
+      SiteContext site,
+      @PathVariable ReferenceNumber number,
+      @RequestParam String title,
+      Model model,
+      HttpServletResponse response) {
+    return act(
+        site,
+        number,
+        model,
+        response,
+        round -> {
+          bench.forgetPattern(site, title);
+          return "The pattern is gone.";
         });
   }
 

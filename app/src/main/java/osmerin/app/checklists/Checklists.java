@@ -24,7 +24,6 @@ import osmerin.core.checklist.Checklist;
 import osmerin.core.checklist.ChecklistItem;
 import osmerin.core.checklist.Looked;
 import osmerin.core.draft.DraftDocument;
-import osmerin.formats.markdown.Markdown;
 
 /** The checklist of one article: what of it is right, and what people tick. */
 @Service
@@ -61,7 +60,7 @@ public class Checklists implements RoundReversal {
 
   private Looked looked(SiteContext context, Round round) {
     String text = drafts.latest(round).map(DraftVersion::text).orElse("");
-    DraftDocument draft = Markdown.draft(text);
+    DraftDocument draft = drafts.document(context, round, text);
     return new Looked(
         draft,
         drafts.check(context, round, text),

@@ -21,6 +21,7 @@ import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.draft.DraftBrief;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.draft.DraftDocument;
@@ -207,6 +208,12 @@ public class DraftService implements RoundReversal {
   @Transactional
   public void dropCarriedOver(Round round) {
     drafts.remove(round.id());
+  }
+
+  /** A text as it is published: the description of its brief, where it has one, wins. */
+  public DraftDocument document(SiteContext context, Round round, String text) {
+    return Markdown.draft(text)
+        .described(briefs.get(context, round).text(BriefPart.DESCRIPTION).replace("\n", " "));
   }
 
   /** The title that a draft is published under: its own, else the brief's, else the article's. */

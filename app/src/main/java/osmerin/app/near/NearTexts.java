@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -72,6 +73,16 @@ public class NearTexts {
    * @param least how near they are at least
    */
   public List<Near> to(SiteContext context, String text, double least, int most) {
+    return to(context, text, least, most, row -> true);
+  }
+
+  /** Live articles nearest to a text, the nearest first. */
+  public List<Near> live(SiteContext context, String text, double least, int most) {
+    return to(context, text, least, most, row -> row.kind() == Kind.ARTICLE && row.live());
+  }
+
+  private List<Near> to(
+      SiteContext context, String text, double least, int most, Predicate<TextRow> which) {
     Ready now = ready(context);
     if (now == null || text.isBlank()) {
       return List.of();
@@ -79,6 +90,7 @@ public class NearTexts {
     Phrase phrase = nearness.phrases(context.siteId(), List.of(text)).get(0);
     Profile profile = now.nearness().profile(phrase);
     return IntStream.range(0, now.rows().size())
+        .filter(i -> which.test(now.rows().get(i)))
         .mapToObj(
             i ->
                 near(context, now.rows().get(i), now.nearness().of(profile, now.profiles().get(i))))

@@ -234,7 +234,7 @@ public class PublishService {
   /** Its title is not repeated in the text. */
   private Entry entry(
       SiteContext context, Round round, String markdown, @Nullable Instant published) {
-    DraftDocument draft = Markdown.draft(markdown);
+    DraftDocument draft = drafts.document(context, round, markdown);
     Document html = Jsoup.parseBodyFragment(Markdown.html(markdown));
     Element heading = html.selectFirst("h1");
     if (heading != null && !heading.text().isBlank()) {

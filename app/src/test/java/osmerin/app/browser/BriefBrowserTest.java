@@ -96,6 +96,10 @@ class BriefBrowserTest extends BrowserTest {
     browser.keys(Keys.ARROW_DOWN);
     browser.keys("p");
     browser.waitForText("#bench [role=status]", "[keyword] in [number] evenings");
+    browser.run("document.querySelector('.bench-patterns').open = true");
+    browser.click(".bench-patterns button");
+    browser.waitForText("#bench [role=status]", "The pattern is gone");
+    assertThat(browser.has(".bench-patterns")).isFalse();
     browser.run("document.querySelectorAll('.bench-row')[1].focus()");
     browser.keys(Keys.ENTER);
     browser.waitForText(".bench-row.picked", "Eel fishing in 5 evenings");

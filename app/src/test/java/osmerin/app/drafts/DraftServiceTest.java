@@ -21,6 +21,7 @@ import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.core.article.Kind;
+import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.draft.CheckResult;
 import osmerin.core.draft.CheckResult.Check;
@@ -100,6 +101,14 @@ class DraftServiceTest extends ApplicationTest {
     assertThat(verdict(check, Check.KEYWORD_IN_OPENING)).isEqualTo(Verdict.MET);
     assertThat(verdict(check, Check.LENGTH)).isEqualTo(Verdict.NOT_MET);
     assertThat(check.terms()).isNotEmpty();
+  }
+
+  @Test
+  void theDescriptionOfTheBriefWinsOverThatOfTheDraft() {
+    String text = "---\ndescription: From the draft\n---\n# Eels\n\nAt night.";
+    assertThat(drafts.document(site, round, text).description()).contains("From the draft");
+    briefs.change(site, round, now -> now.withText(BriefPart.DESCRIPTION, "From the\nbrief "));
+    assertThat(drafts.document(site, round, text).description()).contains("From the brief");
   }
 
   @Test

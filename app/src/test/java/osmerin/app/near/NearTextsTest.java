@@ -85,6 +85,10 @@ class NearTextsTest extends ApplicationTest {
                   .containsExactlyInAnyOrder("Smoking eel at home", "Home smoked eel");
               assertThat(pair.first().reference()).isNotEmpty();
             });
+    assertThat(near.live(site, "eel smoked at home", 0.43, 9))
+        .extracting(Near::name)
+        .containsExactlyInAnyOrder("Smoking eel at home", "Home smoked eel");
+    assertThat(near.live(site, "eel smoked at home", 0.43, 1)).hasSize(1);
   }
 
   @Test

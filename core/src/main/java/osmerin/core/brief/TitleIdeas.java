@@ -15,6 +15,7 @@ import osmerin.core.intent.IntentReader;
 import osmerin.core.intent.IntentReader.Wish;
 import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
+import osmerin.core.text.Words;
 
 /**
  * Candidates for a title: the site's own headline patterns, patterns that fit what the keyword asks
@@ -112,7 +113,14 @@ public final class TitleIdeas {
     Set<String> its = stems.subject(source.keyword());
     return source.evidence().terms().stream()
         .map(Term::phrase)
+        .filter(TitleIdeas::isThing)
         .filter(phrase -> stems.subject(phrase).stream().noneMatch(its::contains));
+  }
+
+  /** A word or two that all name something; a longer phrase is a piece of a sentence. */
+  private static boolean isThing(String phrase) {
+    int words = Words.lower(phrase).size();
+    return words <= 2 && Words.subject(phrase, Language.ENGLISH).size() == words;
   }
 
   /** Those that share most words with the keyword first. */

@@ -47,6 +47,13 @@ public record DraftDocument(
     this(blocks, Optional.empty(), List.of(), List.of());
   }
 
+  /** The same with a description from elsewhere, which wins over its own. */
+  public DraftDocument described(String text) {
+    return text.isBlank()
+        ? this
+        : new DraftDocument(blocks, Optional.of(text.strip()), pictures, links);
+  }
+
   /** All headings in order. */
   public List<Heading> headings() {
     return blocks.stream().filter(Heading.class::isInstance).map(Heading.class::cast).toList();
