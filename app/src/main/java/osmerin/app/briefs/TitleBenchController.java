@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
@@ -31,23 +32,28 @@ class TitleBenchController {
     this.pages = pages;
   }
 
-  /** What is done with the bench; what it says afterwards. */
-  private interface Act {
-    String on(Round round);
-  }
-
-  private String act(
+  /**
+   * Does something with a title.
+   *
+   * @param act "add", "pick", "remove", "suggest", "pattern" or "forget"
+   * @param title or the pattern that is to be forgotten
+   */
+  @PostMapping("/{act}")
+  @Needs(Right.WORK)
+  String act(
       SiteContext site,
-      ReferenceNumber number,
+      @PathVariable ReferenceNumber number,
+      @PathVariable String act,
+      @RequestParam(defaultValue = "") String title,
       Model model,
-      HttpServletResponse response,
-      Act act) {
+      HttpServletResponse response) {
     Round round = articles.get(site, number.number());
     try {
-      model.addAttribute("benchSays", act.on(round));
+      model.addAttribute("benchSays", act(site, round, act, title));
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("benchFault", e.getMessage());
+      model.addAttribute("typedTitle", act.equals("add") ? title : "");
     }
     BriefPage page = pages.of(site, round);
     model.addAttribute("round", round);
@@ -59,119 +65,27 @@ class TitleBenchController {
     return "briefs/bench :: bench";
   }
 
-  @PostMapping
-  @Needs(Right.WORK)
-  String add(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam(defaultValue = "") String title,
-      Model model,
-      HttpServletResponse response) {
-    model.addAttribute("typedTitle", title);
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> {
-          bench.add(site, round, title);
-          model.addAttribute("typedTitle", "");
-          return "";
-        });
+  /** What the bench says afterwards. */
+  private String act(SiteContext site, Round round, String act, String title) {
+    switch (act) {
+      case "add" -> bench.add(site, round, title);
+      case "pick" -> bench.pick(site, round, title);
+      case "remove" -> bench.remove(site, round, title);
+      case "forget" -> bench.forgetPattern(site, title);
+      case "suggest" -> {
+        return suggested(bench.suggest(site, round));
+      }
+      case "pattern" -> {
+        return "Kept for other articles: “" + bench.keepPattern(site, round, title) + "”.";
+      }
+      default -> throw new NotFoundException("act", act);
+    }
+    return act.equals("forget") ? "The pattern is gone." : "";
   }
 
-  @PostMapping("/pick")
-  @Needs(Right.WORK)
-  String pick(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String title,
-      Model model,
-      HttpServletResponse response) {
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> {
-          bench.pick(site, round, title);
-          return "";
-        });
-  }
-
-  @PostMapping("/remove")
-  @Needs(Right.WORK)
-  String remove(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String title,
-      Model model,
-      HttpServletResponse response) {
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> {
-          bench.remove(site, round, title);
-          return "";
-        });
-  }
-
-  @PostMapping("/suggest")
-  @Needs(Right.WORK)
-  String suggest(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      Model model,
-      HttpServletResponse response) {
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> {
-          int added = bench.suggest(site, round);
-          return added == 0
-              ? "No further title comes to mind. Evidence and headlines that you keep bring more."
-              : Counted.of(added, "title") + " suggested.";
-        });
-  }
-
-  /** Takes a pattern away from the site's. */
-  @PostMapping("/forget")
-  @Needs(Right.EDIT)
-  String forget(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String title,
-      Model model,
-      HttpServletResponse response) {
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> {
-          bench.forgetPattern(site, title);
-          return "The pattern is gone.";
-        });
-  }
-
-  /** Keeps the headline's pattern for the site's other articles. */
-  @PostMapping("/pattern")
-  @Needs(Right.WORK)
-  String pattern(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String title,
-      Model model,
-      HttpServletResponse response) {
-    return act(
-        site,
-        number,
-        model,
-        response,
-        round -> "Kept for other articles: “" + bench.keepPattern(site, round, title) + "”.");
+  private static String suggested(int added) {
+    return added == 0
+        ? "No further title comes to mind. Evidence and headlines that you keep bring more."
+        : Counted.of(added, "title") + " suggested.";
   }
 }

@@ -19,6 +19,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.PlannedRound;
@@ -110,9 +111,9 @@ public class ByLink {
     return guests.byToken(token);
   }
 
-  /** Whether a link works now. */
-  public boolean works(GuestLink link) {
-    return link.works(clock.instant());
+  /** How a link stands now. */
+  public State state(Optional<GuestLink> link) {
+    return link.map(known -> known.state(clock.instant())).orElse(State.UNKNOWN);
   }
 
   /** Opens a link that works, which is written down. */

@@ -16,6 +16,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.security.AskGuard;
+import osmerin.app.platform.security.LinkDoor;
+import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -27,9 +29,11 @@ import osmerin.app.site.Right;
 @RequestMapping("/by-link/{token}")
 class ByLinkController {
   private final ByLink byLink;
+  private final LinkDoor door;
   private final AskGuard guard;
 
-  ByLinkController(ByLink byLink, AskGuard guard) {
+  ByLinkController(ByLink byLink, LinkDoor door, AskGuard guard) {
+    this.door = door;
     this.byLink = byLink;
     this.guard = guard;
   }
@@ -52,20 +56,10 @@ class ByLinkController {
   private String page(
       String token, HttpServletRequest request, HttpServletResponse response, Model model) {
     Optional<GuestLink> link = byLink.find(token);
-    if (link.isEmpty()) {
-      Optional<Duration> wait = guard.guessLinkFrom(request.getRemoteAddr());
-      response.setStatus(HttpStatus.NOT_FOUND.value());
-      wait.ifPresent(w -> TooOften.say(response, w));
-      model.addAttribute("gone", "This link is not known. Copy it whole from the mail.");
-    } else if (!byLink.works(link.get())) {
-      response.setStatus(HttpStatus.GONE.value());
-      model.addAttribute(
-          "gone",
-          link.get().revokedAt() != null
-              ? "This link was revoked. Ask whoever sent it, if you are to go on."
-              : "This link has expired. Ask whoever sent it for another one.");
-    } else {
-      model.addAttribute("opened", byLink.open(link.get()));
+    Optional<String> gone = door.shut(byLink.state(link), request, response);
+    model.addAttribute("gone", gone.orElse(null));
+    if (gone.isEmpty()) {
+      model.addAttribute("opened", byLink.open(link.orElseThrow()));
     }
     model.addAttribute("token", token);
     return "guests/by-link";
@@ -132,7 +126,7 @@ class ByLinkController {
       String token, Act act, HttpServletRequest request, HttpServletResponse response, Model model)
       throws IOException {
     Optional<GuestLink> link = byLink.find(token);
-    if (link.isEmpty() || !byLink.works(link.get())) {
+    if (byLink.state(link) != State.WORKS) {
       return page(token, request, response, model);
     }
     Optional<Duration> wait = guard.useLink(token);

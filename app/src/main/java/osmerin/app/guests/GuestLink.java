@@ -2,6 +2,7 @@ package osmerin.app.guests;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.platform.security.LinkDoor.State;
 
 /**
  * The link of one guest to one article.
@@ -24,7 +25,7 @@ public record GuestLink(
     Instant expiresAt,
     @Nullable Instant revokedAt,
     @Nullable Instant openedAt) {
-  boolean works(Instant now) {
-    return revokedAt == null && expiresAt.isAfter(now);
+  State state(Instant now) {
+    return revokedAt != null ? State.REVOKED : expiresAt.isAfter(now) ? State.WORKS : State.EXPIRED;
   }
 }

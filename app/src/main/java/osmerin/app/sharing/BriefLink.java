@@ -2,6 +2,7 @@ package osmerin.app.sharing;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.platform.security.LinkDoor.State;
 
 /**
  * The link to one brief.
@@ -29,8 +30,8 @@ public record BriefLink(
     @Nullable Instant revokedAt,
     int openings,
     @Nullable Instant openedAt) {
-  boolean works(Instant now) {
-    return revokedAt == null && expiresAt.isAfter(now);
+  State state(Instant now) {
+    return revokedAt != null ? State.REVOKED : expiresAt.isAfter(now) ? State.WORKS : State.EXPIRED;
   }
 
   /** The address without the site. */

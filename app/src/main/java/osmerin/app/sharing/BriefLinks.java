@@ -10,6 +10,7 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.mail.PublicAddress;
+import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -51,7 +52,7 @@ public class BriefLinks {
   public List<Shown> of(Round round) {
     Instant now = clock.instant();
     return links.ofRound(round.id()).stream()
-        .map(link -> new Shown(link, address.of(link.path()), link.works(now)))
+        .map(link -> new Shown(link, address.of(link.path()), link.state(now) == State.WORKS))
         .toList();
   }
 

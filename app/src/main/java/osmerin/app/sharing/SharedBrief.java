@@ -17,6 +17,7 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
+import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
@@ -81,8 +82,9 @@ public class SharedBrief {
     return links.byToken(token);
   }
 
-  public boolean works(BriefLink link) {
-    return link.works(clock.instant());
+  /** How a link stands now. */
+  public State state(Optional<BriefLink> link) {
+    return link.map(known -> known.state(clock.instant())).orElse(State.UNKNOWN);
   }
 
   /** Opens a link that works, which is written down. */

@@ -3,7 +3,6 @@ package osmerin.app.sharing;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.time.Duration;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -16,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import osmerin.app.platform.security.AskGuard;
+import osmerin.app.platform.security.LinkDoor;
 import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Needs;
@@ -26,9 +26,11 @@ import osmerin.app.site.Right;
 @RequestMapping("/by-link/brief/{token}")
 class SharedBriefController {
   private final SharedBrief shared;
+  private final LinkDoor door;
   private final AskGuard guard;
 
-  SharedBriefController(SharedBrief shared, AskGuard guard) {
+  SharedBriefController(SharedBrief shared, LinkDoor door, AskGuard guard) {
+    this.door = door;
     this.shared = shared;
     this.guard = guard;
   }
@@ -50,22 +52,9 @@ class SharedBriefController {
       String token, HttpServletRequest request, HttpServletResponse response, Model model) {
     model.addAttribute("token", token);
     Optional<BriefLink> link = shared.find(token);
-    if (link.isEmpty()) {
-      Optional<Duration> wait = guard.guessLinkFrom(request.getRemoteAddr());
-      response.setStatus(HttpStatus.NOT_FOUND.value());
-      wait.ifPresent(w -> TooOften.say(response, w));
-      model.addAttribute("gone", "This link is not known. Copy it whole from the mail.");
-    } else if (!shared.works(link.get())) {
-      response.setStatus(HttpStatus.GONE.value());
-      model.addAttribute(
-          "gone",
-          link.get().revokedAt() != null
-              ? "This link was revoked. Ask whoever sent it, if you are to go on."
-              : "This link has expired. Ask whoever sent it for another one.");
-    } else {
-      return link;
-    }
-    return Optional.empty();
+    Optional<String> gone = door.shut(shared.state(link), request, response);
+    model.addAttribute("gone", gone.orElse(null));
+    return gone.isPresent() ? Optional.empty() : link;
   }
 
   /** Checks a draft, or hands it in; what was typed is shown again in any case. */
