@@ -32,13 +32,15 @@ record BriefField(
     BiFunction<BriefContent, @Nullable String, BriefContent> with) {
   static final String OUTLINE = "Outline";
   static final String WORDS = "Words";
+  private static final String PARTS = "Parts";
+  private static final String TITLES = "Other titles";
 
   static final List<BriefField> ALL = all();
 
   private static List<BriefField> all() {
     List<BriefField> all = new ArrayList<>();
     all.add(text("Working title", BriefContent::workingTitle, BriefContent::withTitle));
-    all.add(lines("Other titles", BriefContent::titles, BriefContent::withTitles));
+    all.add(lines(TITLES, BriefContent::titles, BriefContent::withTitles));
     all.add(text("Primary keyword", BriefContent::primaryKeyword, BriefContent::withPrimary));
     all.add(lines("Secondary keywords", BriefContent::secondary, BriefContent::withSecondary));
     all.add(
@@ -58,7 +60,7 @@ record BriefField(
     }
     all.add(
         new BriefField(
-            "Parts",
+            PARTS,
             b -> b.parts().map(BriefField::labels).orElse(""),
             b -> b.parts().map(BriefPart::names).orElse(null),
             (b, v) -> b.withParts(Optional.ofNullable(v).map(BriefPart::named))));
@@ -113,6 +115,16 @@ record BriefField(
         .filter(field -> field.name().equals(name))
         .findFirst()
         .orElseThrow(() -> new IllegalArgumentException("a brief has no field " + name));
+  }
+
+  /**
+   * Whether somebody types a field of that name; parts and other titles have forms of their own.
+   */
+  static boolean isTyped(String name) {
+    return ALL.stream()
+        .map(BriefField::name)
+        .filter(field -> !field.equals(PARTS) && !field.equals(TITLES))
+        .anyMatch(name::equals);
   }
 
   String words(BriefContent brief) {

@@ -18,6 +18,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
@@ -61,6 +62,9 @@ class BriefFieldController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
+    if (!BriefField.isTyped(field)) {
+      throw new NotFoundException("field", field);
+    }
     try {
       Saved saved = briefs.save(site, round, field, line(seen), line(value));
       if (saved instanceof Saved.Conflict conflict) {

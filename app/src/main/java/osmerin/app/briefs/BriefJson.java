@@ -1,7 +1,9 @@
 package osmerin.app.briefs;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect.Visibility;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import osmerin.core.brief.BriefContent;
 import osmerin.core.brief.Outline;
 import tools.jackson.databind.json.JsonMapper;
@@ -34,6 +36,10 @@ public final class BriefJson {
    * @throws RuntimeException when it is none, or its sections are not sound
    */
   static Outline outline(String json) {
-    return new Outline(List.of(JSON.readValue(json, Outline.Section[].class)));
+    Outline.Section[] sections = JSON.readValue(json, Outline.Section[].class);
+    if (sections == null || Arrays.stream(sections).anyMatch(Objects::isNull)) {
+      throw new IllegalArgumentException("a section is missing");
+    }
+    return new Outline(List.of(sections));
   }
 }

@@ -13,6 +13,7 @@ final class BriefLimits {
   static final int MOST_KEYWORDS = 500;
   static final int LONGEST_HEADING = 300;
   static final int LONGEST_NOTE = 1_000;
+  private static final int LONGEST_ID = 40;
 
   private BriefLimits() {}
 
@@ -38,12 +39,22 @@ final class BriefLimits {
     }
     check(brief.outline().sections().size());
     for (Outline.Section section : brief.outline().sections()) {
+      if (!isPlain(section.id() + section.heading() + section.note())) {
+        throw new RefusedException("A section has characters that no page can show.");
+      }
+      refuse(section.id().length() > LONGEST_ID, "The name of a section", LONGEST_ID);
       refuse(section.heading().length() > LONGEST_HEADING, "A heading", LONGEST_HEADING);
       refuse(
           section.note().length() > LONGEST_NOTE,
           "The note of “" + section.heading() + "”",
           LONGEST_NOTE);
     }
+  }
+
+  /** Escapes in JSON bring what no form sends: control characters, halves of characters. */
+  private static boolean isPlain(String text) {
+    return text.codePoints()
+        .noneMatch(c -> Character.isISOControl(c) || Character.getType(c) == Character.SURROGATE);
   }
 
   static void check(int sections) {

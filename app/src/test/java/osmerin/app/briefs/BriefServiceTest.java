@@ -158,8 +158,25 @@ class BriefServiceTest extends ApplicationTest {
         .hasMessageContaining("10,000");
     assertThatThrownBy(() -> briefs.save(site, round, "Words", "800 1200", "many 9"))
         .hasMessageContaining("whole numbers");
-    assertThatThrownBy(() -> briefs.save(site, round, "Outline", "[]", "[{]"))
-        .isInstanceOf(RefusedException.class);
+    String seen = BriefField.get("Outline").sent(briefs.get(site, round).content());
+    for (String wrong :
+        List.of(
+            "[{]",
+            "null",
+            "[null]",
+            "{}",
+            "[{\"heading\": null, \"depth\": 0}]",
+            "[{\"heading\": \"a\\u0000b\", \"depth\": 0}]",
+            "[{\"heading\": \"a\\ud800\", \"depth\": 0}]",
+            "[{\"heading\": \"a\", \"depth\": 7}]",
+            "[{\"heading\": \"a\", \"depth\": 0, \"words\": -5}]",
+            "[{\"id\": \"" + "x".repeat(41) + "\", \"heading\": \"a\", \"depth\": 0}]")) {
+      assertThatThrownBy(() -> briefs.save(site, round, "Outline", seen, wrong))
+          .as(wrong)
+          .isInstanceOf(RefusedException.class);
+    }
+    briefs.save(site, round, "Outline", seen, "[{\"heading\": \"a\", \"depth\": 0}]");
+    assertThat(briefs.get(site, round).outline().sections().get(0).note()).isEmpty();
   }
 
   @Test

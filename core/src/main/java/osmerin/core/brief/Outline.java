@@ -33,9 +33,13 @@ public record Outline(List<Section> sections) {
    * @param words how long it should be without what is nested in it, null while nobody said
    */
   public record Section(
-      @Nullable String id, String heading, int depth, String note, @Nullable Integer words) {
+      @Nullable String id,
+      String heading,
+      int depth,
+      @Nullable String note,
+      @Nullable Integer words) {
     public Section {
-      if (heading.isBlank()) {
+      if (heading == null || heading.isBlank()) {
         throw new IllegalArgumentException("a section has a heading");
       }
       if (depth < 0 || depth > DEEPEST) {
@@ -45,6 +49,7 @@ public record Outline(List<Section> sections) {
         throw new IllegalArgumentException(words + " words are not between 0 and " + MOST_WORDS);
       }
       id = id == null ? "" : id;
+      note = note == null ? "" : note;
       words = words != null && words == 0 ? null : words;
     }
 
