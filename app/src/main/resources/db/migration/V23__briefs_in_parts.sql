@@ -35,7 +35,10 @@ alter table brief
 -- Which parts of a brief are on for a type, beside title, keywords and outline.
 alter table article_type
   add column brief_parts text[] not null
-    default '{READER,ANGLE,OWN_POINTS,TERMS,LENGTH,LINKS,DEADLINE}';
+    default '{READER,ANGLE,OWN_POINTS,TERMS,LENGTH,LINKS,DEADLINE}',
+  -- The least role that signs its briefs off.
+  add column sign_off_by text not null default 'EDITOR',
+  add constraint article_type_sign_off_by check (sign_off_by in ('EDITOR', 'STRATEGIST', 'OWNER'));
 
 -- Headlines that worked, with a place for the keyword.
 create table headline_pattern (

@@ -88,6 +88,7 @@ class BriefController {
     }
     model.addAttribute("round", round);
     model.addAttribute("page", page);
+    model.addAttribute("maySign", signOffs.may(site, round));
     model.addAttribute("deepest", Outline.DEEPEST);
     model.addAttribute(
         "outlineJson", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));

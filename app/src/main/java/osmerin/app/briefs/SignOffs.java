@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,10 +21,14 @@ import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
+import osmerin.app.runups.ArticleType;
+import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.StageAct;
 import osmerin.core.runup.Completion;
+import osmerin.core.runup.StepRole;
 import osmerin.core.text.Counted;
 
 /** An editor's word on briefs: signed off as they stand, or what to change first. */
@@ -42,6 +47,7 @@ public class SignOffs implements RoundReversal {
   private final StageMoves stageMoves;
   private final Notices notices;
   private final Clock clock;
+  private final ArticleTypeService types;
 
   SignOffs(
       BriefMapper briefs,
@@ -50,7 +56,9 @@ public class SignOffs implements RoundReversal {
       ArticleEdits edits,
       StageMoves stageMoves,
       Notices notices,
-      Clock clock) {
+      Clock clock,
+      ArticleTypeService types) {
+    this.types = types;
     this.briefs = briefs;
     this.writing = writing;
     this.history = history;
@@ -68,7 +76,7 @@ public class SignOffs implements RoundReversal {
    */
   @Transactional
   public void signOff(SiteContext context, Round round, int version) {
-    context.require(Right.EDIT);
+    requireSigner(context, round);
     KeptSignOff before = briefs.signedOff(round.id()).orElse(null);
     if (briefs.signOff(round.id(), version, context.personId()) == 0) {
       throw new RefusedException(
@@ -96,7 +104,7 @@ public class SignOffs implements RoundReversal {
    */
   @Transactional
   public void refuse(SiteContext context, Round round, int version, String typed) {
-    context.require(Right.EDIT);
+    requireSigner(context, round);
     BriefService.requireOpen(context, round);
     String what = typed.strip();
     if (what.isEmpty() || what.length() > LONGEST_REFUSAL) {
@@ -155,6 +163,34 @@ public class SignOffs implements RoundReversal {
             now == null ? null : now.what(),
             before,
             now));
+  }
+
+  /** Whether somebody may sign off, or refuse, the brief of a round: its type says so. */
+  public boolean may(SiteContext context, Round round) {
+    return context.may(Right.EDIT) && context.role().isGiven(by(context, round));
+  }
+
+  /** The least role that signs the brief of a round off. */
+  public Role by(SiteContext context, Round round) {
+    return types
+        .find(context.siteId(), round.typeId())
+        .map(ArticleType::signOffBy)
+        .orElse(Role.EDITOR);
+  }
+
+  /** Whether somebody is the one to sign off: the article's editor, or its strategist. */
+  public boolean asks(SiteContext context, Round round) {
+    StepRole signer = by(context, round) == Role.EDITOR ? StepRole.EDITOR : StepRole.STRATEGIST;
+    return may(context, round) && round.article().people(signer).contains(context.personId());
+  }
+
+  private void requireSigner(SiteContext context, Round round) {
+    context.require(Right.EDIT);
+    if (!may(context, round)) {
+      throw new RefusedException(
+          "A brief of a %s is signed off by %s."
+              .formatted(round.typeName().toLowerCase(Locale.ROOT), by(context, round).from()));
+    }
   }
 
   /** Which of the rounds have a brief that was written and is not signed off as it is. */

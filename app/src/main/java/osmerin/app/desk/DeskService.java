@@ -223,10 +223,15 @@ public class DeskService {
 
   private void addSignOffs(
       SiteContext context, List<PlannedRound> open, Stage signedOff, List<Waiting> waiting) {
-    List<Round> mine = edited(context, open, stage -> stage.isBefore(signedOff));
+    List<Round> mine =
+        open.stream()
+            .map(PlannedRound::round)
+            .filter(round -> round.stage().isBefore(signedOff))
+            .filter(round -> round.isOf(context.personId()))
+            .toList();
     Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
     mine.stream()
-        .filter(round -> unsigned.contains(round.id()))
+        .filter(round -> unsigned.contains(round.id()) && briefs.asks(context, round))
         .forEach(r -> waiting.add(waiting(context, Ask.SIGN_OFF, r, "/brief", null, false)));
   }
 

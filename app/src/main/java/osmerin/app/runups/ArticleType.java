@@ -3,6 +3,7 @@ package osmerin.app.runups;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.site.Role;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.BriefPart;
@@ -20,6 +21,7 @@ import osmerin.core.evidence.WordRange;
  * @param linkNames the links its articles usually have, a name a line
  * @param briefNeed what its articles need before anybody writes
  * @param briefParts the parts that are on in its briefs, their names in order with a space between
+ * @param signOffBy the least role that signs its briefs off
  */
 public record ArticleType(
     long id,
@@ -35,7 +37,8 @@ public record ArticleType(
     @Nullable Integer wordsHigh,
     BriefNeed briefNeed,
     String linkNames,
-    String briefParts) {
+    String briefParts,
+    Role signOffBy) {
   /** How long its articles usually are; empty where nothing was said. */
   public Optional<WordRange> words() {
     return wordsLow == null || wordsHigh == null

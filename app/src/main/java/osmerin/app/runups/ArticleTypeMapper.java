@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import osmerin.app.site.Role;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.runup.RunUpStep;
@@ -62,6 +63,8 @@ interface ArticleTypeMapper {
   void setLinkNames(@Param("id") long id, @Param("names") String names);
 
   void setBriefParts(@Param("id") long id, @Param("parts") String parts);
+
+  void setSignOffBy(@Param("id") long id, @Param("role") Role role);
 
   void setBriefNeed(@Param("id") long id, @Param("need") BriefNeed need);
 

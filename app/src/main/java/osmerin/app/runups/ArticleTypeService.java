@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.app.site.Role;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.article.Kind;
 import osmerin.core.evidence.WordRange;
@@ -178,6 +179,12 @@ public class ArticleTypeService {
   @Transactional
   public void setBriefParts(long typeId, String parts) {
     types.setBriefParts(typeId, parts);
+  }
+
+  /** Says which role signs briefs of a type off, at the least. */
+  @Transactional
+  public void setSignOffBy(long typeId, Role role) {
+    types.setSignOffBy(typeId, role);
   }
 
   /** Says what articles of a type need before anybody writes. */

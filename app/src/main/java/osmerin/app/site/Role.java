@@ -20,6 +20,21 @@ public enum Role {
     this.label = label;
   }
 
+  /** Whether whoever is this may do what another role may. */
+  public boolean isGiven(Role least) {
+    return compareTo(least) >= 0;
+  }
+
+  /** "an editor, a strategist or an owner": this one and those above it. */
+  public String from() {
+    return switch (this) {
+      case OWNER -> "an owner";
+      case STRATEGIST -> "a strategist or an owner";
+      case EDITOR -> "an editor, a strategist or an owner";
+      case WRITER, GUEST -> "anybody";
+    };
+  }
+
   /** The name people see. */
   public String label() {
     return label;

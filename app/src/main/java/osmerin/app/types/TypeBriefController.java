@@ -13,6 +13,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.BriefNeed;
 import osmerin.core.brief.BriefPart;
@@ -37,6 +38,16 @@ class TypeBriefController {
       RedirectAttributes to) {
     usual.setBriefNeed(site, id, need);
     Foot.say(to, "Articles of this type need " + need.label() + " before the writing.");
+    return back(site, id);
+  }
+
+  /** Who signs its briefs off. */
+  @PostMapping("/sign-off-by")
+  @Needs(Right.MANAGE)
+  String signOffBy(
+      SiteContext site, @PathVariable long id, @RequestParam Role role, RedirectAttributes to) {
+    usual.setSignOffBy(site, id, role);
+    Foot.say(to, "Briefs of this type are signed off by " + role.from() + ".");
     return back(site, id);
   }
 

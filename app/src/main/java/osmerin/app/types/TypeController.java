@@ -23,6 +23,7 @@ import osmerin.app.runups.StepGuides;
 import osmerin.app.runups.StepRoles;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.steps.RecipeForm;
 import osmerin.app.steps.RecipePage;
@@ -127,6 +128,7 @@ class TypeController {
     Recipe read = RecipePage.show(model, form.recipe(), faults, known(site, kept));
     model.addAttribute("type", type);
     model.addAttribute("briefNeeds", BriefNeed.values());
+    model.addAttribute("signers", List.of(Role.EDITOR, Role.STRATEGIST, Role.OWNER));
     model.addAttribute("briefParts", BriefPart.values());
     model.addAttribute("guides", guides.of(type.id()));
     model.addAttribute("people", team.people(site.siteId()));

@@ -16,6 +16,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.TeamService;
 import osmerin.core.article.BriefNeed;
@@ -31,6 +32,7 @@ public class UsualEdits {
   private static final String BRIEF = "Brief";
   private static final String LINKS = "Links";
   private static final String PARTS = "Parts of a brief";
+  private static final String SIGN_OFF = "Sign-off";
   private static final int MOST_LINKS = 20;
 
   private final ArticleTypeService types;
@@ -119,6 +121,33 @@ public class UsualEdits {
             Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label(), type.briefNeed(), need));
   }
 
+  /** Says which role signs briefs of a type off, at the least. */
+  @Transactional
+  public void setSignOffBy(SiteContext context, long id, Role role) {
+    context.require(Right.MANAGE);
+    ArticleType type = types.known(context.siteId(), id);
+    if (!role.isGiven(Role.EDITOR)) {
+      throw new RefusedException("A brief is signed off by an editor, a strategist or an owner.");
+    }
+    if (type.signOffBy() == role) {
+      return;
+    }
+    types.setSignOffBy(id, role);
+    history.note(
+        context,
+        Right.MANAGE,
+        "Briefs of a %s are signed off by %s."
+            .formatted(type.name().toLowerCase(Locale.ROOT), role.from()),
+        Change.of(
+            Thing.TYPE,
+            id,
+            SIGN_OFF,
+            type.signOffBy().label(),
+            role.label(),
+            type.signOffBy().name(),
+            role.name()));
+  }
+
   /** Says which parts are on in briefs of a type. */
   @Transactional
   public void setBriefParts(SiteContext context, long id, Set<BriefPart> parts) {
@@ -196,6 +225,7 @@ public class UsualEdits {
         || field.equals(BRIEF)
         || field.equals(LINKS)
         || field.equals(PARTS)
+        || field.equals(SIGN_OFF)
         || field.startsWith(USUALLY);
   }
 
@@ -209,6 +239,8 @@ public class UsualEdits {
       putLinkNames(type, change);
     } else if (change.field().equals(PARTS)) {
       putBriefParts(type, change);
+    } else if (change.field().equals(SIGN_OFF)) {
+      putSignOffBy(type, change);
     } else {
       putPerson(context, type, change);
     }
@@ -233,6 +265,13 @@ public class UsualEdits {
       throw changed(type);
     }
     types.setLinkNames(type.id(), change.from());
+  }
+
+  private void putSignOffBy(ArticleType type, Change change) {
+    if (!type.signOffBy().name().equals(change.to())) {
+      throw changed(type);
+    }
+    types.setSignOffBy(type.id(), Role.valueOf(change.from()));
   }
 
   private void putBriefParts(ArticleType type, Change change) {

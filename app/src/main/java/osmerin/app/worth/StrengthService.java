@@ -19,6 +19,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.Right;
+import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.worth.Outcomes.Proposal;
 import osmerin.app.worth.StrengthMapper.Stored;
@@ -75,7 +76,8 @@ public class StrengthService implements Reversal {
                     null,
                     BriefNeed.NONE,
                     "",
-                    ""));
+                    "",
+                    Role.EDITOR));
     SiteReach shipped = SiteReach.of(strength(now));
     Chances learned = now.learned();
     return new SiteStrength(

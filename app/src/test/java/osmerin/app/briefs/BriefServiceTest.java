@@ -25,6 +25,7 @@ import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.types.UsualEdits;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.BriefContent;
 import osmerin.core.brief.BriefPart;
@@ -35,6 +36,7 @@ class BriefServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
   @Autowired private SignOffs signOffs;
+  @Autowired private UsualEdits usual;
   @Autowired private EvidenceService evidence;
   @Autowired private BriefEvidence behind;
   @Autowired private ImportService imports;
@@ -199,6 +201,24 @@ class BriefServiceTest extends ApplicationTest {
     assertThat(briefs.get(site, round).refusal()).isEmpty();
     assertThatThrownBy(() -> signOffs.refuse(editor, round, 1, " "))
         .hasMessageContaining("Say what");
+  }
+
+  @Test
+  void theTypeSaysWhoSignsOffAndTheDeskAsksThem() {
+    SiteContext editor = join(site.site(), "Per Holm", Role.EDITOR);
+    briefs.save(site, round, brief("Beginners"), 0);
+    usual.setSignOffBy(site, round.typeId(), Role.STRATEGIST);
+    assertThat(signOffs.may(editor, round)).isFalse();
+    assertThatThrownBy(() -> signOffs.signOff(editor, round, 1))
+        .hasMessageContaining("by a strategist or an owner");
+    assertThatThrownBy(() -> signOffs.refuse(editor, round, 1, "Why?"))
+        .isInstanceOf(RefusedException.class);
+    signOffs.signOff(site, round, 1);
+    undo.undoLatest(site);
+    undo.undoLatest(site);
+    assertThat(signOffs.may(editor, round)).isTrue();
+    assertThatThrownBy(() -> usual.setSignOffBy(site, round.typeId(), Role.WRITER))
+        .isInstanceOf(RefusedException.class);
   }
 
   @Test
