@@ -1,6 +1,6 @@
 import { sections, show } from "./outline.js";
 
-// A brief saves itself field by field. What somebody else changed meanwhile is shown beside what was typed; nothing is lost.
+// A brief saves itself field by field. What somebody else changed is shown beside what was typed; nothing is lost.
 const PAUSE = 900;
 const AGAIN = 5000;
 
@@ -237,7 +237,7 @@ document.addEventListener("keydown", (event) => {
   else act.requestSubmit();
 });
 
-// A page that comes without loading everything anew is prepared as it comes.
+// A page that comes without loading everything again is prepared as it comes.
 document.addEventListener("htmx:load", () => {
   const bench = document.querySelector("#bench");
   if (bench?.dataset.version > 0) version(bench.dataset.version);

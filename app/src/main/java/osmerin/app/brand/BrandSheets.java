@@ -36,7 +36,7 @@ public class BrandSheets implements Reversal {
   }
 
   /**
-   * Changes the parts that were changed; what somebody else changed meanwhile elsewhere stays.
+   * Changes the parts that were changed; what somebody else changed in other parts stays.
    *
    * @param seen the parts as the person saw them
    * @param wanted as they are to be
@@ -61,7 +61,7 @@ public class BrandSheets implements Reversal {
       }
       if (!now.text(part).equals(before)) {
         throw new RefusedException(
-            "Somebody changed “%s” meanwhile to: %s".formatted(part.label(), now.text(part)));
+            "Somebody else changed “%s” to: %s".formatted(part.label(), now.text(part)));
       }
       put(context, part, after);
       changes.add(Change.of(Thing.BRAND, context.siteId(), part.label(), before, after));

@@ -81,7 +81,7 @@ public class BriefService implements RoundReversal {
   }
 
   /**
-   * Saves one field, whatever others do to the rest meanwhile.
+   * Saves one field, whatever others do to the rest.
    *
    * @param field its name
    * @param seen the value that was changed
