@@ -92,7 +92,7 @@ function button(words, act) {
 function clash(field, answer) {
   const { theirs = "", by } = answer.dataset;
   const said = document.createElement("p");
-  said.textContent = `While you were writing this was changed by ${by}:`;
+  said.textContent = `Changed while you were writing, by ${by}:`;
   const choose = document.createElement("p");
   choose.append(
     button("Keep mine", () => {
@@ -109,7 +109,7 @@ function clash(field, answer) {
     }),
   );
   beneath(field, said, ...answer.childNodes, choose);
-  state("not saved: somebody else changed the same");
+  state("not saved: someone else changed this too");
 }
 
 let going = Promise.resolve();

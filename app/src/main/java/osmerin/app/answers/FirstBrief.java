@@ -1,9 +1,7 @@
 package osmerin.app.answers;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -11,7 +9,6 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
-import osmerin.app.evidence.KeptPage;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupService;
 import osmerin.app.rounds.GroupArticle;
@@ -22,7 +19,6 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.TypeProposal;
-import osmerin.core.evidence.PageKind;
 import osmerin.core.runup.StepRole;
 
 /** Begins the brief of a keyword group: its article is commissioned without a date. */
@@ -69,30 +65,19 @@ public class FirstBrief {
   }
 
   private Round commission(SiteContext context, Group group) {
-    String name = group.row().name();
-    String title = name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
     List<ArticleType> known = types.list(context.siteId(), Kind.NEW);
     int type =
         TypeProposal.of(
             known.stream().map(ArticleType::name).toList(),
-            kinds(context, group),
+            evidence.ofGroup(context, group.row().id()).map(KeptEvidence::kinds).orElse(List.of()),
             group.row().intent());
     return articles.commission(
         context,
         new Commission(
-            title,
+            Commission.titleOf(group.row().name()),
             known.get(type).id(),
             group.row().id(),
             Map.of(StepRole.STRATEGIST, context.personId()),
             null));
-  }
-
-  private List<PageKind> kinds(SiteContext context, Group group) {
-    return evidence.ofGroup(context, group.row().id()).map(KeptEvidence::counted).stream()
-        .flatMap(List::stream)
-        .map(KeptPage::kind)
-        .filter(Objects::nonNull)
-        .map(PageKind.Read::kind)
-        .toList();
   }
 }

@@ -38,7 +38,7 @@ class FirstBriefController {
     String reference = begun.round().reference();
     String brief = site.base() + "/articles/" + reference + "/brief";
     if (begun.existed()) {
-      to.addFlashAttribute("foot", reference + " answers this group already; this is its brief.");
+      Foot.say(to, reference + " already answers this group. This is its brief.");
       return "redirect:" + brief;
     }
     Foot.say(

@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.RefusedException;
@@ -20,6 +21,11 @@ public record Commission(
     @Nullable LocalDate publishDate) {
   /** Longer titles are refused. */
   public static final int LONGEST_TITLE = 200;
+
+  /** The title that an article has until somebody finds a better one: the name of its group. */
+  public static String titleOf(String group) {
+    return group.substring(0, 1).toUpperCase(Locale.ROOT) + group.substring(1);
+  }
 
   /**
    * A title without space around it.

@@ -73,7 +73,7 @@ class BrandController {
       model.addAttribute("fault", e.getMessage());
       return page(site, new BrandSheet(typed.texts()), model);
     }
-    Foot.say(to, "The brand sheet is saved. Briefs that say nothing else follow it.");
+    Foot.say(to, "Brand sheet saved. Briefs use it unless they say otherwise.");
     return "redirect:" + site.base() + "/setup/brand";
   }
 }

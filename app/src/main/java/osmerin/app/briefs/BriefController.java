@@ -90,9 +90,7 @@ class BriefController {
     model.addAttribute("page", page);
     model.addAttribute("maySign", signOffs.may(site, round));
     model.addAttribute("deepest", Outline.DEEPEST);
-    model.addAttribute(
-        "outlineJson", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));
-    model.addAttribute("wordsSent", BriefField.get(BriefField.WORDS).sent(page.brief().content()));
+    model.addAttribute("beside", BriefBeside.of(page));
     model.addAttribute("allParts", BriefPart.values());
     model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("candidates", bench.candidates(site, round, page));
@@ -163,12 +161,11 @@ class BriefController {
   String refuse(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      @RequestParam int version,
       @RequestParam String what,
       RedirectAttributes to) {
     Round round = articles.get(site, number.number());
-    signOffs.refuse(site, round, version, what);
-    Foot.say(to, "Whoever wrote the brief of " + round.reference() + " is told what to change.");
+    signOffs.refuse(site, round, what);
+    Foot.say(to, "The writer of the brief of " + round.reference() + " gets your note.");
     return back(site, round);
   }
 

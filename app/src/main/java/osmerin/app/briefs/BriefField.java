@@ -13,7 +13,6 @@ import osmerin.core.brief.BriefContent;
 import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.OutlineMerge;
-import osmerin.core.brief.WordBudget;
 import osmerin.core.evidence.WordRange;
 import tools.jackson.core.JacksonException;
 
@@ -39,9 +38,9 @@ record BriefField(
 
   private static List<BriefField> all() {
     List<BriefField> all = new ArrayList<>();
-    all.add(text("Working title", BriefContent::workingTitle, BriefContent::withTitle));
+    all.add(line("Working title", BriefContent::workingTitle, BriefContent::withTitle));
     all.add(lines(TITLES, BriefContent::titles, BriefContent::withTitles));
-    all.add(text("Primary keyword", BriefContent::primaryKeyword, BriefContent::withPrimary));
+    all.add(line("Primary keyword", BriefContent::primaryKeyword, BriefContent::withPrimary));
     all.add(lines("Secondary keywords", BriefContent::secondary, BriefContent::withSecondary));
     all.add(
         new BriefField(
@@ -72,6 +71,14 @@ record BriefField(
       Function<BriefContent, String> value,
       BiFunction<BriefContent, String, BriefContent> with) {
     return new BriefField(name, value, value::apply, (b, v) -> with.apply(b, v == null ? "" : v));
+  }
+
+  /** A text of one line, without space around it. */
+  private static BriefField line(
+      String name,
+      Function<BriefContent, String> value,
+      BiFunction<BriefContent, String, BriefContent> with) {
+    return text(name, value, (b, v) -> with.apply(b, v.strip().replaceAll("\\s+", " ")));
   }
 
   private static BriefField lines(
@@ -147,20 +154,13 @@ record BriefField(
    */
   Optional<BriefContent> merged(BriefContent now, String seen, String wanted) {
     if (sent(now).equals(seen)) {
-      BriefContent changed = with.apply(now, wanted);
-      return Optional.of(name.equals(WORDS) ? budgeted(changed) : changed);
+      return Optional.of(
+          name.equals(WORDS) ? now.ofLength(range(wanted)) : with.apply(now, wanted));
     }
     if (name.equals(OUTLINE)) {
       return OutlineMerge.of(outline(seen), outline(wanted), now.outline()).map(now::withOutline);
     }
     return sent(now).equals(wanted) ? Optional.of(now) : Optional.empty();
-  }
-
-  private static BriefContent budgeted(BriefContent brief) {
-    return brief
-        .words()
-        .map(range -> brief.withOutline(WordBudget.scaled(brief.outline(), range.target())))
-        .orElse(brief);
   }
 
   private static Outline outline(@Nullable String value) {

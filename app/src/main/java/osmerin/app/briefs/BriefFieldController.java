@@ -1,12 +1,9 @@
 package osmerin.app.briefs;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.EnumSet;
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -30,6 +27,7 @@ import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.brief.OutlineProposal;
 import osmerin.core.brief.WordBudget;
+import osmerin.core.text.Counted;
 
 /** A brief field by field: each is saved as it is typed, whoever else is in the same brief. */
 @Controller
@@ -80,17 +78,10 @@ class BriefFieldController {
       return "briefs/field :: fault";
     }
     BriefPage page = pages.of(site, round);
-    String kept = BriefField.get(field).sent(page.brief().content());
-    model.addAttribute("kept", kept);
-    model.addAttribute("outline", BriefField.get(BriefField.OUTLINE).sent(page.brief().content()));
-    addPage(round, page, model);
-    return "briefs/field :: saved";
-  }
-
-  private static void addPage(Round round, BriefPage page, Model model) {
-    model.addAttribute("round", round);
+    model.addAttribute("kept", page.sent(field));
     model.addAttribute("page", page);
-    model.addAttribute("deepest", Outline.DEEPEST);
+    model.addAttribute("beside", BriefBeside.of(page));
+    return "briefs/field :: saved";
   }
 
   /** Browsers send line ends as CR LF; those of fields that are read by a script are LF. */
@@ -118,8 +109,8 @@ class BriefFieldController {
     Foot.say(
         to,
         added == 0
-            ? "The outline has all headings that several pages share."
-            : "Sections proposed: " + added + ".");
+            ? "The outline already has every heading that several pages share."
+            : Counted.of(added, "section") + " added.");
     return back(site, round);
   }
 
@@ -130,9 +121,10 @@ class BriefFieldController {
     Round round = articles.get(site, number.number());
     Integer target = pages.of(site, round).target();
     if (target == null) {
-      throw new RefusedException("Set a length first: nothing says how long the article is to be.");
+      throw new RefusedException(
+          "Set a length first. Without one there is no target to share out.");
     }
-    change(site, round, outline -> WordBudget.shared(WordBudget.scaled(outline, target), target));
+    change(site, round, outline -> WordBudget.shared(outline, target));
     Foot.say(to, "The sections add up to the target.");
     return back(site, round);
   }
@@ -147,17 +139,16 @@ class BriefFieldController {
   String parts(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      @RequestParam(required = false) @Nullable List<BriefPart> part,
+      @RequestParam(defaultValue = "") Set<BriefPart> part,
       RedirectAttributes to) {
     Round round = articles.get(site, number.number());
-    Set<BriefPart> on = EnumSet.noneOf(BriefPart.class);
-    on.addAll(part == null ? List.of() : part);
-    boolean usual = on.equals(pages.ofType(site, round));
+    boolean usual = part.equals(pages.ofType(site, round));
     briefs.change(
         site,
         round,
-        (BriefContent now) -> now.withParts(usual ? Optional.empty() : Optional.of(on)));
-    Foot.say(to, "This brief has " + (usual ? "the parts of its type." : "parts of its own."));
+        (BriefContent now) -> now.withParts(usual ? Optional.empty() : Optional.of(part)));
+    Foot.say(
+        to, usual ? "This brief has the parts of its type." : "This brief now has its own parts.");
     return back(site, round);
   }
 

@@ -53,11 +53,11 @@ record BriefForm(
           typed.withSecondary(
               text(secondary).lines().map(String::strip).filter(l -> !l.isEmpty()).toList());
     }
-    if (wordsLow != null || wordsHigh != null) {
-      typed = typed.withWords(range());
-    }
     if (heading != null) {
       typed = typed.withOutline(outline());
+    }
+    if (wordsLow != null || wordsHigh != null) {
+      typed = rescaled(typed, range());
     }
     typed = texts(typed);
     BriefLimits.check(typed);
@@ -72,6 +72,11 @@ record BriefForm(
       texts.forEach((part, text) -> both.put(part, text(text)));
     }
     return now.withTexts(both);
+  }
+
+  /** The words of sections follow another length, not one that was there already. */
+  private static BriefContent rescaled(BriefContent typed, Optional<WordRange> range) {
+    return range.equals(typed.words()) ? typed : typed.ofLength(range);
   }
 
   private Optional<WordRange> range() {

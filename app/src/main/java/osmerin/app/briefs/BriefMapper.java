@@ -28,10 +28,10 @@ interface BriefMapper {
 
   Optional<BriefRow> find(@Param("roundId") long roundId);
 
-  /** Keeps others from changing it until the transaction ends; 0 when there is none yet. */
-  List<Long> lock(@Param("roundId") long roundId);
+  /** Keeps others from beginning or changing it until the transaction ends. */
+  long lock(@Param("roundId") long roundId);
 
-  int insert(
+  void insert(
       @Param("roundId") long roundId,
       @Param("content") String content,
       @Param("personId") long personId);

@@ -2,9 +2,8 @@ package osmerin.app.briefs;
 
 import java.time.LocalDate;
 import java.util.EnumMap;
-import java.util.EnumSet;
-import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -19,11 +18,10 @@ import osmerin.app.rounds.Round;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.site.SiteContext;
-import osmerin.core.brief.BriefLack;
 import osmerin.core.brief.BriefPart;
-import osmerin.core.brief.OutlineCheck;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.runup.Completion;
+import osmerin.core.runup.PlannedStep;
 
 /** Puts together what the page of a brief shows. */
 @Component
@@ -59,22 +57,8 @@ public class BriefPages {
     KeptEvidence evidence = behind.of(context, round, brief).orElse(null);
     Optional<WordRange> length = lengths.of(context, round, brief, BriefPage.drawn(evidence));
     Set<BriefPart> on = brief.content().parts().orElseGet(() -> ofType(context, round));
-    Map<BriefPart, String> inherited = inherited(context);
-    Integer target = length.map(WordRange::target).orElse(null);
     return new BriefPage(
-        round,
-        brief,
-        evidence,
-        length,
-        on,
-        inherited,
-        draftDue(context, round),
-        BriefLack.of(
-            brief.content(),
-            on,
-            given(length.isPresent(), inherited),
-            BriefPage.say(evidence).questions()),
-        OutlineCheck.of(brief.outline(), BriefPage.say(evidence), target));
+        round, brief, evidence, length, on, inherited(context), draftDue(context, round));
   }
 
   /** What the brand sheet says of parts of a brief. */
@@ -92,16 +76,6 @@ public class BriefPages {
     }
   }
 
-  /** What is filled from elsewhere. */
-  private static Set<BriefPart> given(boolean length, Map<BriefPart, String> inherited) {
-    Set<BriefPart> given = EnumSet.noneOf(BriefPart.class);
-    given.addAll(inherited.keySet());
-    if (length) {
-      given.add(BriefPart.LENGTH);
-    }
-    return given;
-  }
-
   /** The parts that are on for the round's type. */
   Set<BriefPart> ofType(SiteContext context, Round round) {
     return types
@@ -112,11 +86,11 @@ public class BriefPages {
 
   private @Nullable LocalDate draftDue(SiteContext context, Round round) {
     PlannedRound planned = articles.planned(context, round.article().number(), round.ordinal());
-    List<LocalDate> due =
-        planned.plan().steps().stream()
-            .filter(step -> step.step().completedBy() == Completion.DRAFT_HANDED_IN)
-            .map(step -> step.due())
-            .toList();
-    return due.isEmpty() ? null : due.get(0);
+    return planned.plan().steps().stream()
+        .filter(step -> step.step().completedBy() == Completion.DRAFT_HANDED_IN)
+        .map(PlannedStep::due)
+        .filter(Objects::nonNull)
+        .findFirst()
+        .orElse(null);
   }
 }

@@ -136,13 +136,10 @@ public class BriefService implements RoundReversal {
     }
     BriefLimits.check(content);
     String json = BriefJson.write(content);
-    int done =
-        before.version() == 0
-            ? briefs.insert(round.id(), json, context.personId())
-            : briefs.update(round.id(), json, before.version(), context.personId());
-    if (done == 0) {
-      throw new RefusedException(
-          "Somebody began this brief at the same moment. Nothing was saved; try again.");
+    if (before.version() == 0) {
+      briefs.insert(round.id(), json, context.personId());
+    } else {
+      briefs.update(round.id(), json, before.version(), context.personId());
     }
     history.note(
         context,

@@ -6,7 +6,6 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -99,11 +98,9 @@ public class SignOffs implements RoundReversal {
    * An editor says what to change before the brief is signed off: a sign-off is taken back, and the
    * step that it completes is open again. Whoever wrote the brief is told. One act, undone
    * together.
-   *
-   * @param version the version that was read
    */
   @Transactional
-  public void refuse(SiteContext context, Round round, int version, String typed) {
+  public void refuse(SiteContext context, Round round, String typed) {
     requireSigner(context, round);
     BriefService.requireOpen(context, round);
     String what = typed.strip();
@@ -124,7 +121,7 @@ public class SignOffs implements RoundReversal {
               changes.add(signedOff(round, before, null));
             });
     changes.addAll(
-        refused(round, new KeptRefusal(version, context.personId(), clock.instant(), what)));
+        refused(round, new KeptRefusal(now.version(), context.personId(), clock.instant(), what)));
     changes.addAll(edits.reopen(context, round, Completion.BRIEF_SIGNED_OFF));
     String sentence = "The brief of %s is to be changed.".formatted(round.reference());
     history.note(context, Right.EDIT, sentence, changes);
@@ -188,8 +185,7 @@ public class SignOffs implements RoundReversal {
     context.require(Right.EDIT);
     if (!may(context, round)) {
       throw new RefusedException(
-          "A brief of a %s is signed off by %s."
-              .formatted(round.typeName().toLowerCase(Locale.ROOT), by(context, round).from()));
+          "Briefs of this type are signed off by %s.".formatted(by(context, round).from()));
     }
   }
 

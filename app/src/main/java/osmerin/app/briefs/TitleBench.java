@@ -1,14 +1,10 @@
 package osmerin.app.briefs;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.evidence.KeptEvidence;
-import osmerin.app.evidence.KeptPage;
 import osmerin.app.groups.GroupService;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
@@ -113,8 +109,9 @@ public class TitleBench {
    */
   @Transactional
   public int suggest(SiteContext context, Round round) {
-    BriefContent before = briefs.get(context, round).content();
-    List<String> ideas = ideas(context, round, before);
+    Brief brief = briefs.get(context, round);
+    BriefContent before = brief.content();
+    List<String> ideas = ideas(context, round, brief);
     if (ideas.isEmpty()) {
       return 0;
     }
@@ -122,8 +119,9 @@ public class TitleBench {
     return after.titles().size() - before.titles().size();
   }
 
-  private List<String> ideas(SiteContext context, Round round, BriefContent content) {
-    KeptEvidence evidence = behind.of(context, round, briefs.get(context, round)).orElse(null);
+  private List<String> ideas(SiteContext context, Round round, Brief brief) {
+    BriefContent content = brief.content();
+    KeptEvidence evidence = behind.of(context, round, brief).orElse(null);
     List<String> known = new ArrayList<>(content.titles());
     known.add(content.workingTitle());
     int sections = (int) content.outline().sections().stream().filter(s -> s.depth() == 0).count();
@@ -133,27 +131,10 @@ public class TitleBench {
             language(context, round),
             BriefPage.drawn(evidence),
             BriefPage.say(evidence),
-            kinds(evidence),
+            evidence == null ? List.of() : PageKind.byFrequency(evidence.kinds()),
             sections),
         patterns(context).stream().map(HeadlinePattern::new).toList(),
         known);
-  }
-
-  private static List<PageKind> kinds(KeptEvidence evidence) {
-    if (evidence == null) {
-      return List.of();
-    }
-    Map<PageKind, Long> counts =
-        evidence.counted().stream()
-            .filter(page -> page.kind() != null)
-            .map(KeptPage::kind)
-            .collect(Collectors.groupingBy(PageKind.Read::kind, Collectors.counting()));
-    return counts.entrySet().stream()
-        .sorted(
-            Comparator.<Map.Entry<PageKind, Long>>comparingLong(e -> -e.getValue())
-                .thenComparing(Map.Entry::getKey))
-        .map(Map.Entry::getKey)
-        .toList();
   }
 
   private Language language(SiteContext context, Round round) {

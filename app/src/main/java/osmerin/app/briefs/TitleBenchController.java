@@ -76,16 +76,16 @@ class TitleBenchController {
         return suggested(bench.suggest(site, round));
       }
       case "pattern" -> {
-        return "Kept for other articles: “" + bench.keepPattern(site, round, title) + "”.";
+        return "Saved for other articles: “" + bench.keepPattern(site, round, title) + "”.";
       }
       default -> throw new NotFoundException("act", act);
     }
-    return act.equals("forget") ? "The pattern is gone." : "";
+    return act.equals("forget") ? "Pattern removed." : "";
   }
 
   private static String suggested(int added) {
     return added == 0
-        ? "No further title comes to mind. Evidence and headlines that you keep bring more."
+        ? "No more suggestions. Get evidence or save headline patterns for more."
         : Counted.of(added, "title") + " suggested.";
   }
 }

@@ -125,7 +125,6 @@ class MarlpitBriefs {
     signOffs.refuse(
         editor,
         now(editor, round),
-        briefs.get(editor, round).version(),
         "Everybody sells seconds. What did our own stall sell, and at what price?");
   }
 

@@ -41,7 +41,8 @@ public record KeptEvidence(
     return pages.stream().filter(page -> !page.leftOut()).toList();
   }
 
-  private List<PageKind> kinds() {
+  /** The kinds of the pages that count, as far as they are known. */
+  public List<PageKind> kinds() {
     return counted().stream()
         .map(KeptPage::kind)
         .filter(Objects::nonNull)

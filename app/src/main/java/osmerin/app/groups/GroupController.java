@@ -2,7 +2,6 @@ package osmerin.app.groups;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -13,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.Commission;
 import osmerin.app.articles.CommissionForm;
 import osmerin.app.groups.GroupPages.GroupPage;
 import osmerin.app.groups.GroupPages.WhatIf;
@@ -119,8 +119,7 @@ class GroupController {
   String commission(
       SiteContext site, @PathVariable long id, CommissionForm.Answers typed, Model model) {
     Group group = groups.group(site, id);
-    String name = group.row().name();
-    String title = name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
+    String title = Commission.titleOf(group.row().name());
     return commissioning.show(site, typed, title, context(site, group), model);
   }
 

@@ -3,7 +3,6 @@ package osmerin.app.pitches;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.context.ApplicationEventPublisher;
@@ -91,9 +90,7 @@ public class PitchService implements Reversal {
     List<Change> changes = new ArrayList<>();
     for (GroupToPitch group : groups) {
       if (pitched.add(group.id())) {
-        String title =
-            Commission.title(
-                group.name().substring(0, 1).toUpperCase(Locale.ROOT) + group.name().substring(1));
+        String title = Commission.title(Commission.titleOf(group.name()));
         long id = pitches.insert(context.siteId(), title, context.personId(), group.id());
         changes.add(Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
       }

@@ -68,7 +68,7 @@ class BriefLinkController {
       model.addAttribute("typedDays", days);
       return page(round, model);
     }
-    Foot.say(to, "The link is made. Copy it and send it to " + whom.strip() + ".");
+    Foot.say(to, "Link created. Copy it and send it to " + whom.strip() + ".");
     return back(site, round);
   }
 
@@ -86,7 +86,7 @@ class BriefLinkController {
       RedirectAttributes to) {
     Round round = articles.get(site, number.number());
     links.revoke(site, round, id, away);
-    Foot.say(to, away ? "The link is revoked." : "The link works again.");
+    Foot.say(to, away ? "Link revoked." : "The link works again.");
     return back(site, round);
   }
 

@@ -27,8 +27,8 @@ interface BriefLinkMapper {
 
   Optional<BriefLink> find(@Param("siteId") long siteId, @Param("id") long id);
 
-  /** Those of a round, the latest first. */
-  List<BriefLink> ofRound(@Param("roundId") long roundId);
+  /** Those of all rounds of an article, the latest first. */
+  List<BriefLink> ofArticle(@Param("articleId") long articleId);
 
   /** Puts when it was revoked in place of another moment; null for never. */
   int revoke(

@@ -48,10 +48,10 @@ public class BriefLinks {
   /** A link with its whole address. */
   public record Shown(BriefLink link, String address, boolean works) {}
 
-  /** Those of a round, the latest first. */
+  /** Those of an article, the latest first; a link of an earlier round still shows its brief. */
   public List<Shown> of(Round round) {
     Instant now = clock.instant();
-    return links.ofRound(round.id()).stream()
+    return links.ofArticle(round.article().id()).stream()
         .map(link -> new Shown(link, address.of(link.path()), link.state(now) == State.WORKS))
         .toList();
   }
@@ -67,8 +67,8 @@ public class BriefLinks {
     if (wanted.days() < 1 || wanted.days() > MOST_DAYS) {
       throw new RefusedException("A link works for 1 to %s days.".formatted(MOST_DAYS));
     }
-    if (links.ofRound(round.id()).size() >= MOST_LINKS) {
-      throw new RefusedException("This brief has %s links already.".formatted(MOST_LINKS));
+    if (links.ofArticle(round.article().id()).size() >= MOST_LINKS) {
+      throw new RefusedException("This article has %s links already.".formatted(MOST_LINKS));
     }
     Instant now = clock.instant();
     links.insert(
@@ -98,7 +98,9 @@ public class BriefLinks {
             .find(context.siteId(), id)
             .filter(l -> l.number() == round.article().number())
             .orElseThrow(() -> new NotFoundException("link", id));
-    links.revoke(id, link.revokedAt(), away ? clock.instant() : null);
+    if (links.revoke(id, link.revokedAt(), away ? clock.instant() : null) == 0) {
+      throw new RefusedException("Someone else has just changed this link. Nothing was changed.");
+    }
     history.note(
         context,
         Right.EDIT,

@@ -139,7 +139,7 @@ public class SharedBrief {
     SiteContext context = context(link);
     Round round = round(context, link);
     if (!link.withHandIn() || !isOpen(round)) {
-      throw new RefusedException("No draft can be handed in here any more.");
+      throw new RefusedException("Drafts can no longer be handed in here.");
     }
     List<Change> changes = new ArrayList<>();
     changes.add(drafts.handIn(context, round, text, link.whom()));

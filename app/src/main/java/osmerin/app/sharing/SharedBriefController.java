@@ -70,6 +70,8 @@ class SharedBriefController {
       Model model)
       throws IOException {
     model.addAttribute("typed", text);
+    model.addAttribute(
+        "sentFile", file == null || file.isEmpty() ? null : file.getOriginalFilename());
     Optional<BriefLink> link = working(token, request, response, model);
     if (link.isPresent()) {
       try {
@@ -94,7 +96,8 @@ class SharedBriefController {
         .ifPresent(
             wait -> {
               long seconds = TooOften.say(response, wait);
-              throw new RefusedException("Too much in a row. Wait %s seconds.".formatted(seconds));
+              throw new RefusedException(
+                  "Too many drafts in a row. Wait %s seconds.".formatted(seconds));
             });
   }
 
@@ -111,6 +114,9 @@ class SharedBriefController {
   private static String draft(String text, @Nullable MultipartFile file) throws IOException {
     if (file == null || file.isEmpty()) {
       return text;
+    }
+    if (!text.isBlank()) {
+      throw new RefusedException("Paste your draft or choose a file, not both.");
     }
     if (file.getSize() > SharedBrief.LARGEST_FILE) {
       throw new RefusedException("Files of at most 20 MB can be handed in.");

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
@@ -52,7 +53,7 @@ class BriefStartController {
       RedirectAttributes to) {
     Round round = articles.get(site, number.number());
     templates.start(site, round, id);
-    Foot.say(to, "What was empty is filled from the template.");
+    Foot.say(to, "Empty fields were filled from the template.");
     return brief(site, round);
   }
 
@@ -64,7 +65,7 @@ class BriefStartController {
       @PathVariable long id,
       RedirectAttributes to) {
     templates.remove(site, id);
-    Foot.say(to, "The template is gone. Briefs that began with it stay as they are.");
+    Foot.say(to, "Template removed. Briefs that used it stay as they are.");
     return brief(site, articles.get(site, number.number())) + "/start";
   }
 
@@ -81,19 +82,26 @@ class BriefStartController {
     Round round = articles.get(site, number.number());
     try {
       templates.startFrom(site, round, read(from));
+    } catch (NotFoundException e) {
+      return refused(
+          site,
+          round,
+          new RefusedException("There is no article " + from.strip() + " here."),
+          model,
+          response);
     } catch (RefusedException e) {
+      model.addAttribute("typedFrom", from);
       return refused(site, round, e, model, response);
     }
-    Foot.say(to, "What was empty is filled from " + from.strip() + ".");
+    Foot.say(to, "Empty fields were filled from " + from.strip() + ".");
     return brief(site, round);
   }
 
   private static int read(String typed) {
-    String digits = typed.strip().replaceFirst("^\\p{Alnum}+-", "");
-    if (!digits.matches("\\d{1,6}")) {
-      throw new RefusedException("Type the number of an article, such as 42.");
-    }
-    return Integer.parseInt(digits);
+    return ReferenceNumber.read(typed)
+        .map(ReferenceNumber::number)
+        .orElseThrow(
+            () -> new RefusedException("Enter the number of an article, such as MP-0042."));
   }
 
   @PostMapping
@@ -113,7 +121,7 @@ class BriefStartController {
       model.addAttribute("typedName", name);
       return refused(site, round, e, model, response);
     }
-    Foot.say(to, "Kept as the template “" + name.strip() + "”.");
+    Foot.say(to, "Saved as the template “" + name.strip() + "”.");
     return brief(site, round) + "/start";
   }
 

@@ -1,9 +1,6 @@
 package osmerin.app.types;
 
-import java.util.EnumSet;
-import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -57,11 +54,9 @@ class TypeBriefController {
   String parts(
       SiteContext site,
       @PathVariable long id,
-      @RequestParam(required = false) @Nullable List<BriefPart> part,
+      @RequestParam(defaultValue = "") Set<BriefPart> part,
       RedirectAttributes to) {
-    Set<BriefPart> on = EnumSet.noneOf(BriefPart.class);
-    on.addAll(part == null ? List.of() : part);
-    usual.setBriefParts(site, id, on);
+    usual.setBriefParts(site, id, part);
     Foot.say(to, "Briefs of this type show these parts, unless a brief has its own.");
     return back(site, id);
   }

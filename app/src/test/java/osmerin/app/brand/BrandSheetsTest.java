@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.briefs.BriefBeside;
 import osmerin.app.briefs.BriefPages;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.handout.BriefDocument;
@@ -61,7 +62,8 @@ class BrandSheetsTest extends ApplicationTest {
     briefs.change(site, round, now -> now.withParts(Optional.of(Set.of(BriefPart.VOICE))));
     assertThat(BriefDocument.of(pages.of(site, round)).more())
         .containsExactly(new BriefDocument.Part("Voice and products", "Plain."));
-    assertThat(pages.of(site, round).lacks()).noneMatch(lack -> lack.part() == BriefPart.VOICE);
+    assertThat(BriefBeside.of(pages.of(site, round)).lacks())
+        .noneMatch(lack -> lack.part() == BriefPart.VOICE);
     briefs.change(site, round, now -> now.withText(BriefPart.VOICE, "Loud, for once."));
     assertThat(BriefDocument.of(pages.of(site, round)).more())
         .containsExactly(new BriefDocument.Part("Voice and products", "Loud, for once."));

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService.Saved;
@@ -37,6 +41,7 @@ class BriefServiceTest extends ApplicationTest {
   @Autowired private BriefService briefs;
   @Autowired private SignOffs signOffs;
   @Autowired private UsualEdits usual;
+  @Autowired private PlatformTransactionManager transactions;
   @Autowired private EvidenceService evidence;
   @Autowired private BriefEvidence behind;
   @Autowired private ImportService imports;
@@ -130,6 +135,40 @@ class BriefServiceTest extends ApplicationTest {
   }
 
   @Test
+  void whoeverSavesFirstIsNeverTurnedAwayByOthersWhoDoToo() {
+    List<BriefPart> parts =
+        Arrays.stream(BriefPart.values()).filter(BriefPart::isWritten).limit(8).toList();
+    List<CompletableFuture<Saved>> saves =
+        parts.stream()
+            .map(
+                part ->
+                    CompletableFuture.supplyAsync(
+                        () -> briefs.save(site, round, part.label(), "", "Of " + part)))
+            .toList();
+    assertThat(saves).allSatisfy(save -> assertThat(save.join()).isInstanceOf(Saved.Done.class));
+    BriefContent now = briefs.get(site, round).content();
+    assertThat(parts).allSatisfy(part -> assertThat(now.text(part)).isEqualTo("Of " + part));
+    assertThat(briefs.get(site, round).version()).isEqualTo(parts.size());
+  }
+
+  @Test
+  void whatWasReadBeforeTheLockIsReadAgainUnderIt() {
+    briefs.save(site, round, brief("Beginners"), 0);
+    new TransactionTemplate(transactions)
+        .executeWithoutResult(
+            status -> {
+              briefs.get(site, round);
+              CompletableFuture.runAsync(
+                      () -> briefs.save(site, round, "Reader", "Beginners", "Children"))
+                  .join();
+              briefs.change(site, round, now -> now.withText(BriefPart.ANGLE, "The moon."));
+            });
+    BriefContent now = briefs.get(site, round).content();
+    assertThat(now.text(BriefPart.READER)).isEqualTo("Children");
+    assertThat(now.text(BriefPart.ANGLE)).isEqualTo("The moon.");
+  }
+
+  @Test
   void twoPeopleInOneOutlineKeepTheirSections() {
     briefs.save(site, round, brief("Beginners"), 0);
     String seen = BriefField.get("Outline").sent(briefs.get(site, round).content());
@@ -187,7 +226,7 @@ class BriefServiceTest extends ApplicationTest {
     briefs.save(site, round, brief("Beginners"), 0);
     signOffs.signOff(editor, round, 1);
     assertThat(doneSteps()).containsExactly("Write the brief");
-    signOffs.refuse(editor, round, 1, "The angle is everybody's.");
+    signOffs.refuse(editor, round, "The angle is everybody's.");
     Brief refused = briefs.get(site, round);
     assertThat(refused.refusal().orElseThrow().what()).isEqualTo("The angle is everybody's.");
     assertThat(refused.isSignedOff()).isFalse();
@@ -199,8 +238,7 @@ class BriefServiceTest extends ApplicationTest {
     undo.redoLatest(editor);
     signOffs.signOff(editor, articles.get(site, round.article().number()), 1);
     assertThat(briefs.get(site, round).refusal()).isEmpty();
-    assertThatThrownBy(() -> signOffs.refuse(editor, round, 1, " "))
-        .hasMessageContaining("Say what");
+    assertThatThrownBy(() -> signOffs.refuse(editor, round, " ")).hasMessageContaining("Say what");
   }
 
   @Test
@@ -211,7 +249,7 @@ class BriefServiceTest extends ApplicationTest {
     assertThat(signOffs.may(editor, round)).isFalse();
     assertThatThrownBy(() -> signOffs.signOff(editor, round, 1))
         .hasMessageContaining("by a strategist or an owner");
-    assertThatThrownBy(() -> signOffs.refuse(editor, round, 1, "Why?"))
+    assertThatThrownBy(() -> signOffs.refuse(editor, round, "Why?"))
         .isInstanceOf(RefusedException.class);
     signOffs.signOff(site, round, 1);
     undo.undoLatest(site);

@@ -22,7 +22,7 @@ class BriefBrowserTest extends BrowserTest {
       saved(second);
       second.type("#text-READER", "Readers of Per");
       second.keys(Keys.CONTROL, "s");
-      second.waitForText(".field-says", "changed by Una Berg");
+      second.waitForText(".field-says", "by Una Berg");
       assertThat(second.text(".field-says")).contains("Readers of Una");
       assertThat(second.find("#text-READER").getAttribute("value")).isEqualTo("Readers of Per");
       second.press("Keep mine");
@@ -98,7 +98,7 @@ class BriefBrowserTest extends BrowserTest {
     browser.waitForText("#bench [role=status]", "[keyword] in [number] evenings");
     browser.run("document.querySelector('.bench-patterns').open = true");
     browser.click(".bench-patterns button");
-    browser.waitForText("#bench [role=status]", "The pattern is gone");
+    browser.waitForText("#bench [role=status]", "Pattern removed");
     assertThat(browser.has(".bench-patterns")).isFalse();
     browser.run("document.querySelectorAll('.bench-row')[1].focus()");
     browser.keys(Keys.ENTER);

@@ -126,7 +126,7 @@ class EvidenceBrowserTest extends BrowserTest {
     browser.waitForText(".panel", "10 pages for “sourdough starter”");
     browser.waitForText(".research-facts", "words");
     browser.press("Propose from evidence");
-    browser.waitForText("#foot", "Sections proposed");
+    browser.waitForText("#foot", "added.");
     assertThat(browser.count(".outline-row")).isGreaterThan(2);
     assertThat(browser.text("#budget")).matches("([\\d,]+) of \\1 words");
   }

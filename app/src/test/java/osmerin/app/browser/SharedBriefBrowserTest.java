@@ -15,7 +15,7 @@ class SharedBriefBrowserTest extends BrowserTest {
     saved(browser);
     browser.open(brief + "/links");
     browser.type("#whom", "Ines Molnar");
-    browser.press("Make the link");
+    browser.press("Create link");
     browser.waitForText(".ledger", "not yet");
     String link = browser.find(".share-address").getAttribute("value");
     try (Browser reader = new Browser("http://127.0.0.1:" + port)) {

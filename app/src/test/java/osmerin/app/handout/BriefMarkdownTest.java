@@ -76,9 +76,7 @@ class BriefMarkdownTest extends ApplicationTest {
         Optional.of(new WordRange(800, 900, 1_000)),
         BriefPart.SHIPPED,
         Map.of(),
-        null,
-        List.of(),
-        List.of());
+        null);
   }
 
   private static KeptEvidence kept() {

@@ -67,7 +67,8 @@ class SharedBriefTest extends ApplicationTest {
         .doesNotContain("<script>eels", site.base() + "/articles");
     assertThat(links.of(round).get(0).link().openings()).isEqualTo(1);
     assertThat(reader.get(site.base() + "/desk").statusCode()).isEqualTo(302);
-    assertThat(reader.get("/by-link/brief/nobody-has-this").statusCode()).isEqualTo(404);
+    // 404, or 429 where others have guessed from here as well.
+    assertThat(reader.get("/by-link/brief/nobody-has-this").body()).contains("is not known");
   }
 
   @Test
@@ -144,6 +145,17 @@ class SharedBriefTest extends ApplicationTest {
         .isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> SharedBrief.text("a.pdf", new byte[] {1}))
         .hasMessageContaining(".docx");
+  }
+
+  @Test
+  void aFileIsCheckedAndAnUnreadableOneIsSaidToBe() {
+    BriefLink link = share(true, true);
+    reader.get(link.path());
+    assertThat(reader.upload(link.path(), "draft.md", "# Eels\n\nFrom a file.").body())
+        .contains("Draft check", "From a file.");
+    HttpResponse<String> wrong = reader.upload(link.path(), "draft.docx", "no document");
+    assertThat(wrong.statusCode()).isEqualTo(422);
+    assertThat(wrong.body()).contains("“draft.docx” is no Word document");
   }
 
   @Test

@@ -100,6 +100,12 @@ public record BriefContent(
         workingTitle, titles, primaryKeyword, secondary, range, outline, texts, parts);
   }
 
+  /** With another length: the words of the sections keep their shares and add up to its target. */
+  public BriefContent ofLength(Optional<WordRange> range) {
+    return withWords(range)
+        .withOutline(range.map(its -> WordBudget.scaled(outline, its.target())).orElse(outline));
+  }
+
   public BriefContent withOutline(Outline sections) {
     return new BriefContent(
         workingTitle, titles, primaryKeyword, secondary, words, sections, texts, parts);

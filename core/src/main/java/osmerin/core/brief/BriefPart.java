@@ -17,21 +17,20 @@ public enum BriefPart {
       "Funnel stage", "Awareness, consideration or decision, and what comes before and after?"),
   PURPOSE("Purpose", "What should this article do for the site?"),
   ANGLE("Angle", "What makes this article different from the ten that rank, and why this one?"),
-  POINTS("Points to cover", "What has to be said here, whoever else says it? A point a line."),
+  POINTS("Points to cover", "What must this article say? One point per line."),
   OWN_POINTS(
       "Points nobody else makes",
       "What have only we: a test of our own, a number, an expert, a counter-example?"),
-  TERMS("Terms", "Drawn from the pages that rank. Terms of your own, one a line."),
+  TERMS("Terms", "Your own terms, one per line. Those of the ranking pages are added."),
   LENGTH("Length", ""),
-  LINKS("Links", "Which articles to link to from here, and which should link here? One a line."),
+  LINKS("Links", "Which articles to link to, and which should link here? One per line."),
   CALL_TO_ACTION("Call to action", "What should the reader do next?"),
   VOICE("Voice and products", "How it should sound, and how to speak of our products."),
-  PICTURES("Pictures wanted", "What is to be seen, the text on it, where one like it stands."),
-  SOURCES("Sources", "Where the facts come from. One a line."),
-  DESCRIPTION(
-      "Description", "What stands under the title where the page is found, about 150 characters."),
+  PICTURES("Pictures wanted", "What each picture shows, its text, a reference. One per line."),
+  SOURCES("Sources", "Where the facts come from. One per line."),
+  DESCRIPTION("Description", "The text under the title in search results, about 150 characters."),
   SLUG("Slug", "The end of its address: words-like-these"),
-  QUESTIONS("Questions to ask", "What to ask somebody who knows. One a line."),
+  QUESTIONS("Questions to ask", "What to ask an expert. One per line."),
   DEADLINE("Deadline", ""),
   NOTES("Notes", "Anything else the writer needs.");
 

@@ -86,7 +86,7 @@ public final class OutlineCheck {
             .toList();
     int points = answered.open(shared).size();
     if (points > 0) {
-      add(Kind.POINTS, Counted.of(points, "point") + " of several pages in no section");
+      add(Kind.POINTS, Counted.of(points, "point") + " from several pages not covered");
     }
   }
 
@@ -103,7 +103,7 @@ public final class OutlineCheck {
       if (before != null && its < place - EARLIER) {
         add(
             Kind.ORDER,
-            "pages have “%s” before “%s”".formatted(section.heading(), before.heading()));
+            "ranking pages put “%s” before “%s”".formatted(section.heading(), before.heading()));
         return;
       }
       before = section;
@@ -129,7 +129,7 @@ public final class OutlineCheck {
       if (opens && isAlone(i)) {
         add(
             Kind.DEPTH,
-            "“%s” stands alone in “%s”"
+            "“%s” is the only subsection of “%s”"
                 .formatted(section.heading(), sections.get(i - 1).heading()));
       }
     }
@@ -162,7 +162,7 @@ public final class OutlineCheck {
     }
     long without = outline.sections().stream().filter(section -> section.words() == null).count();
     if (without > 0) {
-      add(Kind.BALANCE, Counted.of(without, "section") + " without words");
+      add(Kind.BALANCE, Counted.of(without, "section") + " without a word count");
     }
   }
 
@@ -171,7 +171,7 @@ public final class OutlineCheck {
     if (target != null && all != 0 && all != target) {
       add(
           Kind.LENGTH,
-          "%s shared out, %s %s than the target"
+          "%s planned, %s %s than the target"
               .formatted(
                   Counted.of(all, "word"),
                   Counted.of(Math.abs(all - target)),

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.brief.Outline.Section;
@@ -57,7 +58,7 @@ public final class OutlineMerge {
         kept.put(id, section);
       }
     }
-    return order(kept.keySet().stream().toList()).stream().map(kept::get).toList();
+    return order(kept.keySet()).stream().map(kept::get).toList();
   }
 
   private List<String> ids() {
@@ -95,7 +96,7 @@ public final class OutlineMerge {
     return theirsNow;
   }
 
-  private List<String> order(List<String> kept) {
+  private List<String> order(Set<String> kept) {
     List<String> here = mine.keySet().stream().filter(kept::contains).toList();
     List<String> there = theirs.keySet().stream().filter(kept::contains).toList();
     boolean moved =

@@ -6,16 +6,14 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Stream;
 import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.PageKind;
 import osmerin.core.evidence.PagesSay;
-import osmerin.core.evidence.Term;
 import osmerin.core.intent.IntentReader;
 import osmerin.core.intent.IntentReader.Wish;
 import osmerin.core.text.Language;
 import osmerin.core.text.Stems;
-import osmerin.core.text.Words;
+import osmerin.core.text.Verdict;
 
 /**
  * Candidates for a title: the site's own headline patterns, patterns that fit what the keyword asks
@@ -73,10 +71,16 @@ public final class TitleIdeas {
                     new HeadlinePattern(text).with(source.keyword(), source.sections())));
     candidates.addAll(questions());
     return candidates.stream()
-        .filter(title -> TitleCheck.of(title, source.keyword()).pixels() <= TitleCheck.MOST_PIXELS)
+        .filter(this::isSound)
         .filter(title -> taken.add(stems.subject(title)))
         .limit(MOST)
         .toList();
+  }
+
+  /** No idea fails the bench's own checks of length and intent. */
+  private boolean isSound(String title) {
+    TitleCheck check = TitleCheck.of(title, source.keyword(), source.language());
+    return check.pixels() <= TitleCheck.MOST_PIXELS && check.intent() != Verdict.NOT_MET;
   }
 
   /** Patterns of our own are English; for other languages there are the site's and questions. */
@@ -101,26 +105,8 @@ public final class TitleIdeas {
       patterns.add("[keyword], one step after another");
       patterns.add("[keyword]: what to do, and what to leave alone");
     }
-    fresh()
-        .limit(2)
-        .forEach(term -> patterns.add("[keyword] and " + term + ": how they go together"));
     patterns.add("[keyword], explained from the start");
     return patterns;
-  }
-
-  /** Terms of the evidence that say something beside the keyword. */
-  private Stream<String> fresh() {
-    Set<String> its = stems.subject(source.keyword());
-    return source.evidence().terms().stream()
-        .map(Term::phrase)
-        .filter(TitleIdeas::isThing)
-        .filter(phrase -> stems.subject(phrase).stream().noneMatch(its::contains));
-  }
-
-  /** A word or two that all name something; a longer phrase is a piece of a sentence. */
-  private static boolean isThing(String phrase) {
-    int words = Words.lower(phrase).size();
-    return words <= 2 && Words.subject(phrase, Language.ENGLISH).size() == words;
   }
 
   /** Those that share most words with the keyword first. */

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import osmerin.core.evidence.PageKind;
 import osmerin.core.intent.SearchIntent;
 
@@ -32,15 +31,9 @@ public final class TypeProposal {
    * @param ranking kinds of the pages that rank, in any order; may be empty
    */
   public static int of(List<String> types, List<PageKind> ranking, SearchIntent intent) {
-    Map<PageKind, Long> counts =
-        ranking.stream()
-            .filter(PageKind::isArticle)
-            .collect(Collectors.groupingBy(kind -> kind, Collectors.counting()));
-    return counts.entrySet().stream()
-        .max(
-            Map.Entry.<PageKind, Long>comparingByValue()
-                .thenComparing(entry -> -entry.getKey().ordinal()))
-        .map(Map.Entry::getKey)
+    return PageKind.byFrequency(ranking).stream()
+        .filter(PageKind::isArticle)
+        .findFirst()
         .flatMap(kind -> named(types, kind))
         .or(
             () ->

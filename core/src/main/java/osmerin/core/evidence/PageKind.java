@@ -60,11 +60,17 @@ public enum PageKind {
   /** A kind, and what on the page says so. */
   public record Read(PageKind kind, String reason) {}
 
-  /** How many are of each kind, the commonest first: "6 how-to, 3 list, 1 shop". */
-  public static String words(List<PageKind> kinds) {
+  /** Each kind once, the commonest first. */
+  public static List<PageKind> byFrequency(List<PageKind> kinds) {
     return Arrays.stream(values())
         .filter(kinds::contains)
         .sorted(Comparator.comparingInt(kind -> -Collections.frequency(kinds, kind)))
+        .toList();
+  }
+
+  /** How many are of each kind, the commonest first: "6 how-to, 3 list, 1 shop". */
+  public static String words(List<PageKind> kinds) {
+    return byFrequency(kinds).stream()
         .map(kind -> Collections.frequency(kinds, kind) + " " + kind.label())
         .collect(Collectors.joining(", "));
   }

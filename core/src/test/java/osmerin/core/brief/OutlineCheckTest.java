@@ -64,8 +64,8 @@ class OutlineCheckTest {
     assertThat(of(1_000, section("Winter feeding", 0, 800), section("Choosing a hive", 0, 400)))
         .extracting(Remark::words)
         .contains(
-            "pages have “Choosing a hive” before “Winter feeding”",
-            "1,200 words shared out, 200 more than the target");
+            "ranking pages put “Choosing a hive” before “Winter feeding”",
+            "1,200 words planned, 200 more than the target");
   }
 
   @Test
