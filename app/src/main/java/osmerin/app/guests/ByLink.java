@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefPages;
+import osmerin.app.drafts.OutsideDrafts;
 import osmerin.app.handout.BriefDocument;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
@@ -33,6 +34,8 @@ import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.app.team.TeamService;
+import osmerin.core.draft.DraftCheck;
+import osmerin.core.runup.Completion;
 import osmerin.core.runup.StepRole;
 import osmerin.formats.markdown.Markdown;
 
@@ -47,6 +50,7 @@ public class ByLink {
   private final ArticleService articles;
   private final ArticleEdits edits;
   private final BriefPages briefs;
+  private final OutsideDrafts drafts;
   private final StepGuides guides;
   private final SiteService sites;
   private final TeamService team;
@@ -59,6 +63,7 @@ public class ByLink {
       ArticleService articles,
       ArticleEdits edits,
       BriefPages briefs,
+      OutsideDrafts drafts,
       StepGuides guides,
       SiteService sites,
       TeamService team,
@@ -69,6 +74,7 @@ public class ByLink {
     this.articles = articles;
     this.edits = edits;
     this.briefs = briefs;
+    this.drafts = drafts;
     this.guides = guides;
     this.sites = sites;
     this.team = team;
@@ -95,6 +101,8 @@ public class ByLink {
    * What a link opens.
    *
    * @param brief null when the link does not show it
+   * @param writes whether the guest sees the brief to write the draft
+   * @param takesDrafts whether it can be handed in now
    * @param handedIn what the guest left, the latest first
    */
   public record Opened(
@@ -104,6 +112,8 @@ public class ByLink {
       String title,
       List<GuestStep> steps,
       @Nullable BriefDocument brief,
+      boolean writes,
+      boolean takesDrafts,
       List<HandedIn> handedIn) {}
 
   /** The link of a token, whether it works or not. */
@@ -130,7 +140,16 @@ public class ByLink {
         round.title(),
         round.isArchived() ? List.of() : steps(planned, link.personId()),
         link.withBrief() ? BriefDocument.of(briefs.of(context, round)) : null,
+        writes(planned, link),
+        drafts.areTaken(round),
         guests.handedIn(link.articleId(), link.personId()));
+  }
+
+  private static boolean writes(PlannedRound planned, GuestLink link) {
+    return link.withBrief()
+        && planned.steps().stream()
+            .filter(step -> step.completedBy() == Completion.DRAFT_HANDED_IN)
+            .anyMatch(step -> planned.round().holders(step).contains(link.personId()));
   }
 
   private List<GuestStep> steps(PlannedRound planned, long guest) {
@@ -175,6 +194,27 @@ public class ByLink {
       throw new NotFoundException("step", key);
     }
     edits.tick(context, link.number(), key, done);
+  }
+
+  /** Holds a draft against the brief; nothing is kept. */
+  public DraftCheck check(GuestLink link, String text) {
+    SiteContext context = context(link);
+    return drafts.check(context, written(context, link), text);
+  }
+
+  /** Takes the draft in as the next version, in the guest's name. */
+  @Transactional
+  public void handIn(GuestLink link, String text) {
+    SiteContext context = context(link);
+    drafts.handIn(context, written(context, link), text, link.guest(), List.of());
+  }
+
+  private Round written(SiteContext context, GuestLink link) {
+    PlannedRound planned = articles.planned(context, link.number());
+    if (!writes(planned, link)) {
+      throw new RefusedException("The draft of this article is not yours to write any more.");
+    }
+    return planned.round();
   }
 
   /** Leaves a note, of which the article's editors and strategists are told. */

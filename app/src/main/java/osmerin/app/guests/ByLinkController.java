@@ -9,12 +9,14 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import osmerin.app.drafts.OutsideDrafts;
 import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.LinkDoor;
 import osmerin.app.platform.security.LinkDoor.State;
@@ -77,7 +79,9 @@ class ByLinkController {
       Model model)
       throws IOException {
     to.addFlashAttribute("said", done ? "Ticked. Thank you." : "It is open again.");
-    return act(token, link -> byLink.tick(link, key, done), request, response, model);
+    return act(token, link -> byLink.tick(link, key, done), request, response, model)
+        ? back(token)
+        : page(token, request, response, model);
   }
 
   @PostMapping("/note")
@@ -92,7 +96,9 @@ class ByLinkController {
       throws IOException {
     model.addAttribute("typed", text);
     to.addFlashAttribute("said", "Your note was left.");
-    return act(token, link -> byLink.note(link, text), request, response, model);
+    return act(token, link -> byLink.note(link, text), request, response, model)
+        ? back(token)
+        : page(token, request, response, model);
   }
 
   @PostMapping("/file")
@@ -108,36 +114,69 @@ class ByLinkController {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     model.addAttribute("sentFile", name);
     to.addFlashAttribute("said", "Your file was handed in.");
-    return act(
-        token,
-        link -> {
-          if (file.getSize() > ByLink.LARGEST_FILE) {
-            throw new RefusedException("Files of at most 20 MB can be handed in.");
-          }
-          byLink.hand(link, name, file.getBytes());
-        },
-        request,
-        response,
-        model);
+    return act(token, link -> byLink.hand(link, name, content(file)), request, response, model)
+        ? back(token)
+        : page(token, request, response, model);
   }
 
-  /** Does something, or says why not with what was typed kept. */
-  private String act(
+  private static byte[] content(MultipartFile file) throws IOException {
+    if (file.getSize() > ByLink.LARGEST_FILE) {
+      throw new RefusedException("Files of at most 20 MB can be handed in.");
+    }
+    return file.getBytes();
+  }
+
+  /** Checks a draft against the brief, or hands it in; what was typed is shown again. */
+  @PostMapping("/draft")
+  @Needs(Right.BY_LINK)
+  String draft(
+      @PathVariable String token,
+      @ModelAttribute OutsideDrafts.Sent sent,
+      HttpServletRequest request,
+      HttpServletResponse response,
+      RedirectAttributes to,
+      Model model)
+      throws IOException {
+    model.addAttribute("typedDraft", sent.typed());
+    model.addAttribute("sentFile", sent.fileName());
+    if (sent.isHandedIn()) {
+      to.addFlashAttribute("said", OutsideDrafts.THANKS);
+      if (act(token, link -> byLink.handIn(link, sent.draft()), request, response, model)) {
+        return back(token);
+      }
+    } else {
+      act(token, link -> check(link, sent, model), request, response, model);
+    }
+    return page(token, request, response, model);
+  }
+
+  private void check(GuestLink link, OutsideDrafts.Sent sent, Model model) throws IOException {
+    String draft = sent.draft();
+    model.addAttribute("typedDraft", draft);
+    model.addAttribute("check", byLink.check(link, draft));
+  }
+
+  private static String back(String token) {
+    return "redirect:/by-link/" + token;
+  }
+
+  /** Whether it was done; otherwise the page is to say why not, with what was typed kept. */
+  private boolean act(
       String token, Act act, HttpServletRequest request, HttpServletResponse response, Model model)
       throws IOException {
     Optional<GuestLink> link = byLink.find(token);
     if (byLink.state(link) != State.WORKS) {
-      return page(token, request, response, model);
+      return false;
     }
     Optional<Duration> wait = guard.useLink(token);
     if (wait.isPresent()) {
       long seconds = TooOften.say(response, wait.get());
       model.addAttribute("fault", "Too many changes in a row. Wait %s seconds.".formatted(seconds));
-      return page(token, request, response, model);
+      return false;
     }
     try {
       act.through(link.get());
-      return "redirect:/by-link/" + token;
+      return true;
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("fault", e.getMessage());
@@ -145,6 +184,6 @@ class ByLinkController {
       response.setStatus(HttpStatus.NOT_FOUND.value());
       model.addAttribute("fault", "That step is not yours any more.");
     }
-    return page(token, request, response, model);
+    return false;
   }
 }

@@ -25,7 +25,8 @@ public record GuestLink(
     Instant expiresAt,
     @Nullable Instant revokedAt,
     @Nullable Instant openedAt) {
-  State state(Instant now) {
+  /** How it stands. */
+  public State state(Instant now) {
     return revokedAt != null ? State.REVOKED : expiresAt.isAfter(now) ? State.WORKS : State.EXPIRED;
   }
 }

@@ -1,6 +1,8 @@
 package osmerin.app.sharing;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.guests.GuestLink;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
@@ -40,6 +43,10 @@ class BriefLinkController {
   private String page(Round round, Model model) {
     model.addAttribute("round", round);
     model.addAttribute("links", links.of(round));
+    List<GuestLink> guests = links.ofGuests(round);
+    model.addAttribute("guests", guests);
+    model.addAttribute(
+        "guestAddresses", guests.stream().collect(Collectors.toMap(GuestLink::id, links::address)));
     return "sharing/links";
   }
 
@@ -55,12 +62,11 @@ class BriefLinkController {
       Model model,
       HttpServletResponse response) {
     Round round = articles.get(site, number.number());
+    BriefLinks.Wanted wanted =
+        new BriefLinks.Wanted(whom, number(days), !gives.equals("read"), gives.equals("hand-in"));
+    boolean fresh;
     try {
-      links.make(
-          site,
-          round,
-          new BriefLinks.Wanted(
-              whom, number(days), !gives.equals("read"), gives.equals("hand-in")));
+      fresh = links.make(site, round, wanted);
     } catch (RefusedException e) {
       response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
       model.addAttribute("fault", e.getMessage());
@@ -68,7 +74,11 @@ class BriefLinkController {
       model.addAttribute("typedDays", days);
       return page(round, model);
     }
-    Foot.say(to, "Link created. Copy it and send it to " + whom.strip() + ".");
+    Foot.say(
+        to,
+        fresh
+            ? "Link created. Copy it and send it to " + whom.strip() + "."
+            : whom.strip() + " is a guest and has a link; it shows the brief now.");
     return back(site, round);
   }
 

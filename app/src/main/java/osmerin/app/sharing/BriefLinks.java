@@ -4,8 +4,11 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.guests.GuestLink;
+import osmerin.app.guests.Guests;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
@@ -26,12 +29,15 @@ public class BriefLinks {
   static final int MOST_LINKS = 50;
 
   private final BriefLinkMapper links;
+  private final Guests guests;
   private final PublicAddress address;
   private final History history;
   private final Clock clock;
 
-  BriefLinks(BriefLinkMapper links, PublicAddress address, History history, Clock clock) {
+  BriefLinks(
+      BriefLinkMapper links, Guests guests, PublicAddress address, History history, Clock clock) {
     this.links = links;
+    this.guests = guests;
     this.address = address;
     this.history = history;
     this.clock = clock;
@@ -56,11 +62,42 @@ public class BriefLinks {
         .toList();
   }
 
-  /** Makes a link. */
+  /** The last link of each guest of an article: to their steps, and to the brief where it shows. */
+  public List<GuestLink> ofGuests(Round round) {
+    return guests.of(round);
+  }
+
+  /** The address of a guest's link. */
+  public String address(GuestLink link) {
+    return guests.address(link);
+  }
+
+  /**
+   * Makes a link. A guest of the article has one, which shows the brief from now on: nobody needs
+   * two.
+   *
+   * @return whether there is a new link, rather than that of a guest
+   */
   @Transactional
-  public void make(SiteContext context, Round round, Wanted wanted) {
+  public boolean make(SiteContext context, Round round, Wanted wanted) {
     context.require(Right.EDIT);
     String whom = wanted.whom().strip();
+    Optional<GuestLink> guest = guest(round, whom);
+    guest.ifPresent(link -> guests.showBrief(context, round.article().number(), link.id(), true));
+    if (guest.isEmpty()) {
+      insert(context, round, whom, wanted);
+    }
+    return guest.isEmpty();
+  }
+
+  private Optional<GuestLink> guest(Round round, String whom) {
+    return guests.of(round).stream()
+        .filter(link -> link.guest().equalsIgnoreCase(whom))
+        .filter(link -> link.state(clock.instant()) == State.WORKS)
+        .findFirst();
+  }
+
+  private void insert(SiteContext context, Round round, String whom, Wanted wanted) {
     if (whom.isEmpty() || whom.length() > LONGEST_NAME) {
       throw new RefusedException("Say for whom it is, in 1 to %s letters.".formatted(LONGEST_NAME));
     }

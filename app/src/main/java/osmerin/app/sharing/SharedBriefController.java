@@ -4,16 +4,15 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
+import osmerin.app.drafts.OutsideDrafts;
 import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.LinkDoor;
 import osmerin.app.platform.security.TooOften;
@@ -62,23 +61,20 @@ class SharedBriefController {
   @Needs(Right.BY_LINK)
   String send(
       @PathVariable String token,
-      @RequestParam(defaultValue = "") String text,
-      @RequestParam(required = false) @Nullable MultipartFile file,
-      @RequestParam(defaultValue = "check") String what,
+      @ModelAttribute OutsideDrafts.Sent sent,
       HttpServletRequest request,
       HttpServletResponse response,
       Model model)
       throws IOException {
-    model.addAttribute("typed", text);
-    model.addAttribute(
-        "sentFile", file == null || file.isEmpty() ? null : file.getOriginalFilename());
+    model.addAttribute("typedDraft", sent.typed());
+    model.addAttribute("sentFile", sent.fileName());
     Optional<BriefLink> link = working(token, request, response, model);
     if (link.isPresent()) {
       try {
         wait(token, response);
-        String draft = draft(text, file);
-        model.addAttribute("typed", draft);
-        act(link.get(), what, draft, model);
+        String draft = sent.draft();
+        model.addAttribute("typedDraft", draft);
+        act(link.get(), sent.isHandedIn(), draft, model);
       } catch (RefusedException e) {
         if (response.getStatus() == HttpStatus.OK.value()) {
           response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
@@ -101,27 +97,13 @@ class SharedBriefController {
             });
   }
 
-  private void act(BriefLink link, String what, String draft, Model model) {
-    if (what.equals("hand-in")) {
+  private void act(BriefLink link, boolean handedIn, String draft, Model model) {
+    if (handedIn) {
       shared.handIn(link, draft);
-      model.addAttribute("typed", "");
-      model.addAttribute("said", "Your draft was handed in. Thank you.");
+      model.addAttribute("typedDraft", "");
+      model.addAttribute("said", OutsideDrafts.THANKS);
     } else {
       model.addAttribute("check", shared.check(link, draft));
     }
-  }
-
-  private static String draft(String text, @Nullable MultipartFile file) throws IOException {
-    if (file == null || file.isEmpty()) {
-      return text;
-    }
-    if (!text.isBlank()) {
-      throw new RefusedException("Paste your draft or choose a file, not both.");
-    }
-    if (file.getSize() > SharedBrief.LARGEST_FILE) {
-      throw new RefusedException("Files of at most 20 MB can be handed in.");
-    }
-    return SharedBrief.text(
-        Optional.ofNullable(file.getOriginalFilename()).orElse(""), file.getBytes());
   }
 }

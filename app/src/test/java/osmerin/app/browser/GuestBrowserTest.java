@@ -47,8 +47,13 @@ class GuestBrowserTest extends BrowserTest {
       guest.waitForText("main", "Ticked. Thank you.");
       Path sketch = Files.writeString(folder.resolve("sketch.svg"), "<svg/>");
       guest.upload("#file", sketch);
-      guest.press("Hand it in");
+      guest.press("Hand in this file");
       guest.waitForText("main", "Your file was handed in");
+      guest.type("#text", "# Eels\n\nAt night.");
+      guest.press("Check it against the brief");
+      guest.waitForText("#draft", "Draft check");
+      guest.press("Hand it in");
+      guest.waitForText("main", "Your draft was handed in");
       guest.type("#note", "Two hours of typing");
       browser.open(article);
       browser.waitForText("#guests", "sketch.svg");

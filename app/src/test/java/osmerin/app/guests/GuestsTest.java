@@ -28,6 +28,9 @@ import org.springframework.web.context.WebApplicationContext;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.drafts.DraftService;
+import osmerin.app.history.History;
+import osmerin.app.history.UndoService;
 import osmerin.app.notices.Notice;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.RefusedException;
@@ -47,6 +50,9 @@ class GuestsTest extends ApplicationTest {
   @Autowired private ByLink byLink;
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
+  @Autowired private DraftService drafts;
+  @Autowired private UndoService undo;
+  @Autowired private History history;
   @Autowired private GuideEdits guides;
   @Autowired private Notices notices;
   @Autowired private StepRoles roles;
@@ -129,6 +135,52 @@ class GuestsTest extends ApplicationTest {
         .contains("Eels at night", "Write the draft", "<strong>slowly</strong>")
         .doesNotContain("Read the proof", "<script>x", "Una Berg", "/articles/");
     assertThat(link().openedAt()).isNotNull();
+  }
+
+  @Test
+  void whoWritesChecksTheDraftAgainstTheBriefAndHandsItInWithTheSameLink() throws Exception {
+    SiteContext editor = join(site.site(), "Per Holm", Role.EDITOR);
+    GuestLink link = ask();
+    assertThat(page(link).getContentAsString()).contains("Check it against the brief");
+    String checked =
+        sent(link, "/draft", "text", "# Eels\n\nAt <b>night</b>.").getContentAsString();
+    assertThat(checked).contains("Draft check", "# Eels", "&lt;b&gt;night");
+    assertThat(drafts.latest(round())).isEmpty();
+    assertThat(handIn(link, "# Eels\n\nAt night.").getStatus()).isEqualTo(302);
+    assertThat(drafts.latest(round()).orElseThrow().savedBy()).isEqualTo("Ines Molnar");
+    assertThat(isDone("draft")).isTrue();
+    assertThat(notices.of(site.personId(), 0, 9))
+        .extracting(Notice::text)
+        .contains("Ines Molnar handed in a draft of %s.".formatted(round().reference()));
+    undo.undo(editor, history.entries(editor, History.Asked.ALL, 0, 1).get(0).id());
+    assertThat(isDone("draft")).isFalse();
+    MockHttpServletResponse empty = handIn(link, "  ");
+    assertThat(empty.getStatus()).isEqualTo(422);
+    assertThat(empty.getContentAsString()).contains("1 to 400,000 characters");
+  }
+
+  private MockHttpServletResponse handIn(GuestLink link, String text) throws Exception {
+    return answer(
+        post("/by-link/" + link.token() + "/draft")
+            .param("text", text)
+            .param("what", "hand-in")
+            .with(formToken()));
+  }
+
+  @Test
+  void whoDoesNotWriteOrSeesNoBriefHandsInNoDraft() throws Exception {
+    GuestLink writer = ask();
+    guests.showBrief(site, 1, writer.id(), false);
+    assertThat(page(writer).getContentAsString()).doesNotContain("Check it against");
+    assertThat(handIn(writer, "Mine").getStatus()).isEqualTo(422);
+    guests.ask(site, 1, "Per Ek", "per" + mail, StepRole.EDITOR);
+    GuestLink editor =
+        guests.of(round()).stream().filter(l -> l.guest().equals("Per Ek")).findFirst().get();
+    guests.showBrief(site, 1, editor.id(), true);
+    assertThat(page(editor).getContentAsString()).doesNotContain("Check it against");
+    assertThat(handIn(editor, "Mine").getContentAsString()).contains("not yours to write", "Mine");
+    assertThat(sent(editor, "/draft", "text", "Mine").getStatus()).isEqualTo(422);
+    assertThat(drafts.latest(round())).isEmpty();
   }
 
   @Test

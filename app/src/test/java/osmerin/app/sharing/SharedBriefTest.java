@@ -13,10 +13,10 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.guests.Guests;
 import osmerin.app.history.UndoService;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.web.NotFoundException;
-import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Role;
@@ -25,13 +25,14 @@ import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
 import osmerin.core.brief.BriefPart;
-import osmerin.formats.word.WordDocument;
+import osmerin.core.runup.StepRole;
 
 class SharedBriefTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
   @Autowired private BriefLinks links;
   @Autowired private DraftService drafts;
+  @Autowired private Guests guests;
   @Autowired private Notices notices;
   @Autowired private UndoService undo;
   private SiteContext site;
@@ -114,6 +115,19 @@ class SharedBriefTest extends ApplicationTest {
   }
 
   @Test
+  void aGuestOfTheArticleNeedsNoSecondLink() {
+    guests.ask(site, round.article().number(), "Ines Molnar", "ines@post.example", StepRole.EDITOR);
+    assertThat(links.ofGuests(round).get(0).withBrief()).isFalse();
+    boolean fresh = links.make(site, round, new BriefLinks.Wanted(" ines molnar", 30, true, true));
+    assertThat(fresh).isFalse();
+    assertThat(links.of(round)).isEmpty();
+    assertThat(links.ofGuests(round).get(0).withBrief()).isTrue();
+    guests.revoke(site, round.article().number(), links.ofGuests(round).get(0).id());
+    assertThat(links.make(site, round, new BriefLinks.Wanted("Ines Molnar", 30, true, true)))
+        .isTrue();
+  }
+
+  @Test
   void aLinkGivesNoMoreThanItWasMadeFor() {
     BriefLink read = share(false, false);
     BriefLink check = share(true, false);
@@ -130,21 +144,6 @@ class SharedBriefTest extends ApplicationTest {
     SiteContext stranger = emptySite();
     assertThatThrownBy(() -> links.revoke(stranger, round, check.id(), true))
         .isInstanceOf(NotFoundException.class);
-  }
-
-  @Test
-  void filesOfDraftsAreReadByWhatTheyAre() {
-    WordDocument word = new WordDocument();
-    word.heading("Eels", 1);
-    word.text("At night.");
-    assertThat(SharedBrief.text("Draft.DOCX", word.bytes())).isEqualTo("# Eels\n\nAt night.");
-    assertThat(
-            SharedBrief.text("a.md", "# Ünder".getBytes(java.nio.charset.StandardCharsets.UTF_8)))
-        .isEqualTo("# Ünder");
-    assertThatThrownBy(() -> SharedBrief.text("a.docx", new byte[] {1, 2}))
-        .isInstanceOf(RefusedException.class);
-    assertThatThrownBy(() -> SharedBrief.text("a.pdf", new byte[] {1}))
-        .hasMessageContaining(".docx");
   }
 
   @Test
