@@ -43,6 +43,7 @@ class BriefController {
   private final TitleBench bench;
   private final SignOffs signOffs;
   private final EvidenceService evidence;
+  private final BriefEvidence behind;
   private final EvidenceJob job;
   private final ResearchBeside research;
   private final LongWork work;
@@ -55,6 +56,7 @@ class BriefController {
       TitleBench bench,
       SignOffs signOffs,
       EvidenceService evidence,
+      BriefEvidence behind,
       EvidenceJob job,
       ResearchBeside research,
       LongWork work,
@@ -66,6 +68,7 @@ class BriefController {
     this.bench = bench;
     this.signOffs = signOffs;
     this.evidence = evidence;
+    this.behind = behind;
     this.job = job;
     this.research = research;
     this.work = work;
@@ -91,6 +94,7 @@ class BriefController {
     model.addAttribute("maySign", signOffs.may(site, round));
     model.addAttribute("deepest", Outline.DEEPEST);
     model.addAttribute("beside", BriefBeside.of(page));
+    model.addAttribute("evidenceBefore", behind.before(site, page).orElse(null));
     model.addAttribute("allParts", BriefPart.values());
     model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("candidates", bench.candidates(site, round, page));

@@ -25,4 +25,19 @@ public class BriefEvidence {
         .flatMap(group -> evidence.ofGroup(context, group))
         .or(() -> evidence.find(context, brief.primaryKeyword()));
   }
+
+  /**
+   * For the brief of a further round the last evidence of before it was opened, to compare the
+   * latest with; empty when there was none, or nothing was fetched since.
+   */
+  public Optional<KeptEvidence> before(SiteContext context, BriefPage page) {
+    KeptEvidence now = page.evidence();
+    if (now == null || page.round().ordinal() == 1 || page.isEvidenceOfBefore()) {
+      return Optional.empty();
+    }
+    return evidence.earlier(context, now).stream()
+        .filter(earlier -> !earlier.fetchedAt().isAfter(page.round().startedAt()))
+        .findFirst()
+        .map(earlier -> evidence.get(context, earlier.id()));
+  }
 }

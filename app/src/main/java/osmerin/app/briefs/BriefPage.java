@@ -44,6 +44,13 @@ public record BriefPage(
     return evidence == null ? PagesSay.NOTHING : evidence.say();
   }
 
+  /** Whether this is a further round's, and its evidence was fetched before that was opened. */
+  public boolean isEvidenceOfBefore() {
+    return evidence != null
+        && round.ordinal() > 1
+        && !evidence.fetchedAt().isAfter(round.startedAt());
+  }
+
   /** Words that the sections are to add up to; null when nothing says. */
   public @Nullable Integer target() {
     return length.map(WordRange::target).orElse(null);

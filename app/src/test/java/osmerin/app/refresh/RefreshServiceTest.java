@@ -14,7 +14,13 @@ import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.PublishDates;
+import osmerin.app.briefs.BriefEvidence;
+import osmerin.app.briefs.BriefPage;
+import osmerin.app.briefs.BriefPages;
+import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.evidence.EvidenceService;
+import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.history.History;
 import osmerin.app.history.UndoService;
 import osmerin.app.plan.KeptMonths;
@@ -31,6 +37,10 @@ class RefreshServiceTest extends ApplicationTest {
   @Autowired private DraftService drafts;
   @Autowired private PublishService publishing;
   @Autowired private RefreshService refreshing;
+  @Autowired private BriefService briefs;
+  @Autowired private BriefPages pages;
+  @Autowired private BriefEvidence behind;
+  @Autowired private EvidenceService evidence;
   @Autowired private PublishDates dates;
   @Autowired private KeptMonths kept;
   @Autowired private UndoService undo;
@@ -79,6 +89,28 @@ class RefreshServiceTest extends ApplicationTest {
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("worked on");
     assertThat(articles.get(site, number).ordinal()).isEqualTo(2);
+  }
+
+  @Test
+  void theCarriedOverBriefShowsWhatChangedInWhatRanksSinceTheRefreshWasOpened() {
+    Round first = articles.get(site, number);
+    assertThat(evidence.fetch(site, "smelt in march").pages()).isNotEmpty();
+    Round opened = refreshing.begin(site, number, depth(), null);
+    briefs.change(site, opened, now -> now.withPrimary("smelt in march"));
+    BriefPage page = pages.of(site, opened);
+    assertThat(page.isEvidenceOfBefore()).isTrue();
+    assertThat(behind.before(site, page)).isEmpty();
+    KeptEvidence fresh = evidence.fetch(site, "smelt in march");
+    BriefPage later = pages.of(site, opened);
+    assertThat(later.isEvidenceOfBefore()).isFalse();
+    KeptEvidence before = behind.before(site, later).orElseThrow();
+    assertThat(before.fetchedAt()).isBefore(opened.startedAt());
+    assertThat(fresh.since(before)).isNotNull();
+    // Fetched once more, it is still compared with what was known when the round was opened.
+    evidence.fetch(site, "smelt in march");
+    assertThat(behind.before(site, pages.of(site, opened)).orElseThrow().id())
+        .isEqualTo(before.id());
+    assertThat(behind.before(site, pages.of(site, first))).isEmpty();
   }
 
   @Test
