@@ -100,7 +100,8 @@ class BriefFieldController {
             site,
             round,
             outline -> {
-              Outline proposed = OutlineProposal.of(outline, BriefPage.say(before.evidence()));
+              Outline proposed =
+                  OutlineProposal.of(outline, BriefPage.say(before.evidence()), before.target());
               return before.target() == null || proposed.equals(outline)
                   ? proposed
                   : WordBudget.shared(proposed, before.target());
@@ -108,9 +109,11 @@ class BriefFieldController {
     int added = after.outline().sections().size() - before.brief().outline().sections().size();
     Foot.say(
         to,
-        added == 0
-            ? "The outline already has every heading that several pages share."
-            : Counted.of(added, "section") + " added.");
+        added > 0
+            ? Counted.of(added, "section") + " added."
+            : OutlineProposal.room(after.outline(), before.target()) > 0
+                ? "The outline already has every heading that several pages share."
+                : "More sections would be too short for the target. Take those you want by hand.");
     return back(site, round);
   }
 

@@ -2,10 +2,15 @@ package osmerin.app.briefs;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.groups.GroupService;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
@@ -25,16 +30,22 @@ import osmerin.core.text.Language;
  * later use. A site keeps the patterns of headlines that worked.
  */
 @Service
-public class TitleBench {
+public class TitleBench implements Reversal {
   static final int LONGEST = 300;
 
   private final BriefService briefs;
   private final BriefEvidence behind;
   private final GroupService groups;
   private final HeadlineMapper headlines;
+  private final History history;
 
   TitleBench(
-      BriefService briefs, BriefEvidence behind, GroupService groups, HeadlineMapper headlines) {
+      BriefService briefs,
+      BriefEvidence behind,
+      GroupService groups,
+      HeadlineMapper headlines,
+      History history) {
+    this.history = history;
     this.briefs = briefs;
     this.behind = behind;
     this.groups = groups;
@@ -158,14 +169,52 @@ public class TitleBench {
                     new RefusedException(
                         "A pattern needs the primary keyword “%s” in the title as it is."
                             .formatted(keyword)));
-    headlines.keep(context.siteId(), pattern.text(), context.personId());
+    if (headlines.keep(context.siteId(), pattern.text(), context.personId()) == 1) {
+      history.note(
+          context,
+          Right.WORK,
+          "The headline pattern “%s” was kept.".formatted(pattern.text()),
+          change(context, pattern.text(), null, pattern.text()));
+    }
     return pattern.text();
   }
 
+  /** Takes a pattern of the site away. */
   @Transactional
   public void forgetPattern(SiteContext context, String pattern) {
     context.require(Right.EDIT);
-    headlines.remove(context.siteId(), pattern);
+    if (headlines.remove(context.siteId(), pattern) == 1) {
+      history.note(
+          context,
+          Right.EDIT,
+          "The headline pattern “%s” was removed.".formatted(pattern),
+          change(context, pattern, pattern, null));
+    }
+  }
+
+  /** Each pattern on its own, so that one is undone whatever was done to others since. */
+  private static Change change(
+      SiteContext context, String pattern, @Nullable String before, @Nullable String after) {
+    String field = "Headline pattern “%s”".formatted(pattern);
+    return Change.of(Thing.HEADLINES, context.siteId(), field, before, after);
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.HEADLINES;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    for (Change change : changes) {
+      int put =
+          change.from() == null
+              ? headlines.remove(context.siteId(), change.to())
+              : headlines.keep(context.siteId(), change.from(), context.personId());
+      if (put == 0) {
+        throw new RefusedException("The headline patterns have been changed since.");
+      }
+    }
   }
 
   private static BriefContent with(BriefContent now, List<String> more) {

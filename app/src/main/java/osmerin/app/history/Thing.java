@@ -33,6 +33,10 @@ public enum Thing {
   /** Id of the site. */
   BRAND,
   /** Id of the site. */
+  BRIEF_TEMPLATES,
+  /** Id of the site. */
+  HEADLINES,
+  /** Id of the site. */
   STEP_ROLES,
   /** Id of the site. */
   STAGES,

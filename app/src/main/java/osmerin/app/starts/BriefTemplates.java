@@ -6,6 +6,10 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefJson;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.history.Change;
+import osmerin.app.history.History;
+import osmerin.app.history.Reversal;
+import osmerin.app.history.Thing;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
@@ -19,14 +23,17 @@ import osmerin.core.brief.BriefContent;
  * titles and keywords are each article's own.
  */
 @Service
-public class BriefTemplates {
+public class BriefTemplates implements Reversal {
   static final int LONGEST_NAME = 80;
 
   private final TemplateMapper templates;
   private final BriefService briefs;
   private final ArticleService articles;
+  private final History history;
 
-  BriefTemplates(TemplateMapper templates, BriefService briefs, ArticleService articles) {
+  BriefTemplates(
+      TemplateMapper templates, BriefService briefs, ArticleService articles, History history) {
+    this.history = history;
     this.templates = templates;
     this.briefs = briefs;
     this.articles = articles;
@@ -59,21 +66,35 @@ public class BriefTemplates {
           "A template has a name of 1 to %s letters.".formatted(LONGEST_NAME));
     }
     BriefContent content = BriefContent.NONE.filledFrom(briefs.get(context, round).content());
+    KeptTemplate template =
+        new KeptTemplate(ofType ? round.typeId() : null, name, BriefJson.write(content));
+    insert(context, template);
+    history.note(
+        context,
+        Right.WORK,
+        "The brief of %s was kept as the template “%s”.".formatted(round.reference(), name),
+        Change.of(
+            Thing.BRIEF_TEMPLATES, context.siteId(), field(name), null, "kept", null, template));
+  }
+
+  private void insert(SiteContext context, KeptTemplate template) {
     TemplateMapper.Row row =
-        new TemplateMapper.Row(0, ofType ? round.typeId() : null, name, BriefJson.write(content));
+        new TemplateMapper.Row(0, template.typeId(), template.name(), template.content());
     if (templates.insert(context.siteId(), row, context.personId()) == 0) {
-      throw new RefusedException("There is a template “%s” already.".formatted(name));
+      throw new RefusedException("There is a template “%s” already.".formatted(template.name()));
     }
   }
 
   /** Fills what is empty in a brief from a template. */
   @Transactional
   public void start(SiteContext context, Round round, long id) {
-    TemplateMapper.Row row =
-        templates
-            .find(context.siteId(), id)
-            .orElseThrow(() -> new NotFoundException("template", id));
-    fill(context, round, BriefJson.read(row.content()));
+    fill(context, round, BriefJson.read(get(context, id).content()));
+  }
+
+  private TemplateMapper.Row get(SiteContext context, long id) {
+    return templates
+        .find(context.siteId(), id)
+        .orElseThrow(() -> new NotFoundException("template", id));
   }
 
   /** Fills what is empty in a brief from that of another article. */
@@ -86,9 +107,47 @@ public class BriefTemplates {
     briefs.change(context, round, now -> now.filledFrom(other));
   }
 
+  /** Takes a template away; briefs that used it stay as they are. */
   @Transactional
   public void remove(SiteContext context, long id) {
     context.require(Right.EDIT);
+    TemplateMapper.Row row = get(context, id);
     templates.remove(context.siteId(), id);
+    history.note(
+        context,
+        Right.EDIT,
+        "The template “%s” was removed.".formatted(row.name()),
+        Change.of(
+            Thing.BRIEF_TEMPLATES,
+            context.siteId(),
+            field(row.name()),
+            "kept",
+            null,
+            new KeptTemplate(row.typeId(), row.name(), row.content()),
+            null));
+  }
+
+  /** Each on its own, so that one is undone whatever was done to others since. */
+  private static String field(String name) {
+    return "Template “%s”".formatted(name);
+  }
+
+  @Override
+  public Thing thing() {
+    return Thing.BRIEF_TEMPLATES;
+  }
+
+  @Override
+  public void reverse(SiteContext context, String key, List<Change> changes) {
+    for (Change change : changes) {
+      KeptTemplate there = change.to(KeptTemplate.class);
+      KeptTemplate back = change.from(KeptTemplate.class);
+      if (there != null && templates.removeNamed(context.siteId(), there) == 0) {
+        throw new RefusedException("There is no template “%s” any more.".formatted(there.name()));
+      }
+      if (back != null) {
+        insert(context, back);
+      }
+    }
   }
 }

@@ -24,4 +24,7 @@ interface TemplateMapper {
       @Param("siteId") long siteId, @Param("template") Row template, @Param("personId") long by);
 
   void remove(@Param("siteId") long siteId, @Param("id") long id);
+
+  /** 0 when there is none of this type and name. */
+  int removeNamed(@Param("siteId") long siteId, @Param("template") KeptTemplate template);
 }

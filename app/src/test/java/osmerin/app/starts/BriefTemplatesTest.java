@@ -11,6 +11,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
+import osmerin.app.history.History;
+import osmerin.app.history.UndoService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
@@ -24,6 +26,8 @@ class BriefTemplatesTest extends ApplicationTest {
   @Autowired private BriefTemplates templates;
   @Autowired private ArticleService articles;
   @Autowired private BriefService briefs;
+  @Autowired private UndoService undo;
+  @Autowired private History history;
   private SiteContext site;
   private Round eels;
   private Round elvers;
@@ -79,9 +83,33 @@ class BriefTemplatesTest extends ApplicationTest {
         .containsExactly("Night fishing", "Any article");
     long id = templates.of(site, elvers).get(0).id();
     SiteContext stranger = emptySite();
-    templates.remove(stranger, id);
+    assertThatThrownBy(() -> templates.remove(stranger, id)).isInstanceOf(NotFoundException.class);
     assertThat(templates.of(site, elvers)).hasSize(2);
     templates.remove(site, id);
     assertThat(templates.of(site, elvers)).hasSize(1);
+  }
+
+  @Test
+  void keepingAndRemovingATemplateIsUndone() {
+    templates.keep(site, eels, "Night fishing", true);
+    undo.undoLatest(site);
+    assertThat(templates.of(site, eels)).isEmpty();
+    undo.redoLatest(site);
+    long id = templates.of(site, eels).get(0).id();
+    templates.remove(site, id);
+    undo.undoLatest(site);
+    assertThat(templates.of(site, elvers))
+        .singleElement()
+        .satisfies(
+            back -> {
+              assertThat(back.name()).isEqualTo("Night fishing");
+              assertThat(back.ofType()).isTrue();
+              assertThat(back.content().text(BriefPart.ANGLE)).isEqualTo("The tide");
+            });
+    templates.remove(site, templates.of(site, eels).get(0).id());
+    long removal = history.entries(site, History.Asked.ALL, 0, 1).get(0).id();
+    templates.keep(site, elvers, "Night fishing", false);
+    templates.keep(site, elvers, "Day fishing", false);
+    assertThatThrownBy(() -> undo.undo(site, removal)).hasMessageContaining("Night fishing");
   }
 }

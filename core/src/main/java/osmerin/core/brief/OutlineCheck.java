@@ -79,15 +79,27 @@ public final class OutlineCheck {
     if (questions > 0) {
       add(Kind.QUESTIONS, Counted.of(questions, "question") + " without a section");
     }
+    int wide = wide();
     List<String> shared =
         say.points().stream()
-            .filter(point -> point.sayers() >= FEWEST_PAGES)
+            .filter(point -> point.sayers() >= wide)
             .map(PagesSay.Point::text)
             .toList();
     int points = answered.open(shared).size();
     if (points > 0) {
-      add(Kind.POINTS, Counted.of(points, "point") + " from several pages not covered");
+      add(
+          Kind.POINTS,
+          "%s of %s pages or more without a section".formatted(Counted.of(points, "point"), wide));
     }
+  }
+
+  /**
+   * So many pages make a point worth a remark: half as many as make the most common one. Of all
+   * that two pages say there is far more than anybody works off.
+   */
+  private int wide() {
+    int most = say.points().stream().mapToInt(PagesSay.Point::sayers).max().orElse(0);
+    return Math.max(FEWEST_PAGES, (most + 1) / 2);
   }
 
   /** The first pair of sections that pages clearly have the other way round. */

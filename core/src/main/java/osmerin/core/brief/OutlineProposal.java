@@ -22,6 +22,11 @@ public final class OutlineProposal {
   /** More sections than these nobody fills. */
   public static final int MOST_ADDED = 10;
 
+  /** Proposed sections have so many words each on average, but for the first few. */
+  public static final int FEWEST_WORDS = 60;
+
+  private static final int FEWEST_SECTIONS = 3;
+
   /** A heading of fewer pages is one author's idea. */
   private static final int FEWEST_PAGES = 2;
 
@@ -38,16 +43,25 @@ public final class OutlineProposal {
    * Proposes.
    *
    * @param typed what is there already, may be empty
+   * @param target words of the whole, which bound how many sections it takes; null for any
    * @return the same sections in the same order with the proposed ones between and after them; the
    *     same outline when there is nothing to add
    */
-  public static Outline of(Outline typed, PagesSay say) {
-    return new OutlineProposal(say).to(typed);
+  public static Outline of(Outline typed, PagesSay say, @Nullable Integer target) {
+    return new OutlineProposal(say).to(typed, room(typed, target));
   }
 
-  private Outline to(Outline typed) {
+  /** How many sections may be added. */
+  public static int room(Outline typed, @Nullable Integer target) {
+    int most =
+        target == null
+            ? Outline.MOST_SECTIONS
+            : Math.max(FEWEST_SECTIONS, Math.min(Outline.MOST_SECTIONS, target / FEWEST_WORDS));
+    return Math.max(0, Math.min(MOST_ADDED, most - typed.sections().size()));
+  }
+
+  private Outline to(Outline typed, int room) {
     List<List<Section>> branches = branches(typed);
-    int room = Math.min(MOST_ADDED, Outline.MOST_SECTIONS - typed.sections().size());
     Map<PagesSay.Heading, Section> added = sections(fresh(typed, room));
     List<Section> all = new ArrayList<>();
     List<PagesSay.Heading> waiting = new ArrayList<>(added.keySet());

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import osmerin.core.brief.Outline.Section;
 import osmerin.core.brief.OutlineCheck.Kind;
@@ -66,6 +67,28 @@ class OutlineCheckTest {
         .contains(
             "ranking pages put “Choosing a hive” before “Winter feeding”",
             "1,200 words planned, 200 more than the target");
+  }
+
+  @Test
+  void onlyPointsOfManyPagesAreWorthARemark() {
+    PagesSay say =
+        new PagesSay(
+            List.of(),
+            List.of(),
+            List.of(
+                said("Moss grows on slate", 6),
+                said("Fern likes lime", 3),
+                said("Lichen is two things", 2)));
+    List<Remark> remarks =
+        OutlineCheck.of(new Outline(List.of(section("Moss", 0, null))), say, null);
+    assertThat(remarks)
+        .extracting(Remark::words)
+        .containsExactly("2 points of 3 pages or more without a section");
+  }
+
+  private static Point said(String text, int pages) {
+    return new Point(
+        text, IntStream.range(0, pages).mapToObj(page -> new Source("page " + page, 1)).toList());
   }
 
   @Test

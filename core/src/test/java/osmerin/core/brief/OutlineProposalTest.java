@@ -27,7 +27,7 @@ class OutlineProposalTest {
 
   @Test
   void anEmptyOutlineGetsWhatSeveralPagesHaveInTheirOrderWithTheirQuestions() {
-    Outline proposed = OutlineProposal.of(Outline.NONE, BEES);
+    Outline proposed = OutlineProposal.of(Outline.NONE, BEES, null);
     assertThat(headings(proposed)).containsExactly("Choosing a hive", "Swarming", "Winter feeding");
     assertThat(proposed.sections().get(0).note()).isEqualTo("Which hive suits beginners?");
     assertThat(proposed.sections().get(1).note()).isEmpty();
@@ -42,7 +42,7 @@ class OutlineProposalTest {
                 new Section("Why I keep bees", 0, "mine"),
                 new Section("Swarming!", 0, "as typed"),
                 new Section("The signs", 1, "")));
-    assertThat(headings(OutlineProposal.of(typed, BEES)))
+    assertThat(headings(OutlineProposal.of(typed, BEES, null)))
         .containsExactly(
             "Why I keep bees", "Choosing a hive", "Swarming!", "The signs", "Winter feeding");
   }
@@ -50,21 +50,17 @@ class OutlineProposalTest {
   @Test
   void nothingIsProposedOfNothing() {
     Outline typed = new Outline(List.of(new Section("Why I keep bees", 0, "mine")));
-    assertThat(OutlineProposal.of(typed, PagesSay.NOTHING)).isEqualTo(typed);
-    assertThat(OutlineProposal.of(Outline.NONE, PagesSay.NOTHING)).isEqualTo(Outline.NONE);
+    assertThat(OutlineProposal.of(typed, PagesSay.NOTHING, null)).isEqualTo(typed);
+    assertThat(OutlineProposal.of(Outline.NONE, PagesSay.NOTHING, null)).isEqualTo(Outline.NONE);
   }
 
   @Test
   void aPersonsWordsAreNeverChangedAndProposingTwiceAddsNothing() {
     Random random = new Random(18);
     for (int run = 0; run < 3_000; run++) {
-      List<Section> typed = new ArrayList<>();
-      for (int i = 0; i < random.nextInt(8); i++) {
-        typed.add(new Section("word" + random.nextInt(12), random.nextInt(3), "note " + i));
-      }
-      Outline outline = new Outline(typed);
+      Outline outline = typed(random);
       PagesSay say = random(random);
-      Outline proposed = OutlineProposal.of(outline, say);
+      Outline proposed = OutlineProposal.of(outline, say, null);
       List<Section> kept = new ArrayList<>(proposed.sections());
       kept.removeIf(section -> !section.note().startsWith("note "));
       assertThat(kept).isEqualTo(outline.sections());
@@ -74,9 +70,17 @@ class OutlineProposalTest {
       assertThat(added).allMatch(section -> section.depth() == 0);
       assertThat(new HashSet<>(headings(new Outline(added)))).hasSameSizeAs(added);
       if (say.headings().size() <= OutlineProposal.MOST_ADDED) {
-        assertThat(OutlineProposal.of(proposed, say)).isEqualTo(proposed);
+        assertThat(OutlineProposal.of(proposed, say, null)).isEqualTo(proposed);
       }
     }
+  }
+
+  private static Outline typed(Random random) {
+    List<Section> typed = new ArrayList<>();
+    for (int i = 0; i < random.nextInt(8); i++) {
+      typed.add(new Section("word" + random.nextInt(12), random.nextInt(3), "note " + i));
+    }
+    return new Outline(typed);
   }
 
   private static PagesSay random(Random random) {
@@ -97,7 +101,24 @@ class OutlineProposalTest {
     for (int i = 0; i < Outline.MOST_SECTIONS - 1; i++) {
       full.add(new Section("Section " + i, 0, ""));
     }
-    assertThat(OutlineProposal.of(new Outline(full), BEES).sections())
+    assertThat(OutlineProposal.of(new Outline(full), BEES, null).sections())
         .hasSize(Outline.MOST_SECTIONS);
+  }
+
+  @Test
+  void aShortArticleGetsFewSectionsAndAskingAgainAddsNone() {
+    Random random = new Random(11);
+    for (int round = 0; round < 2_000; round++) {
+      PagesSay say = random(random);
+      Outline typed = typed(random);
+      int target = random.nextInt(3_000);
+      Outline proposed = OutlineProposal.of(typed, say, target);
+      int most = Math.max(3, target / OutlineProposal.FEWEST_WORDS);
+      assertThat(proposed.sections().size())
+          .isLessThanOrEqualTo(Math.max(typed.sections().size(), most));
+      if (proposed.sections().size() == most) {
+        assertThat(OutlineProposal.of(proposed, say, target)).isEqualTo(proposed);
+      }
+    }
   }
 }
