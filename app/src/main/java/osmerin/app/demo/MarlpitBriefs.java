@@ -62,12 +62,12 @@ class MarlpitBriefs {
             "Print the firing log, page 1 free"));
   }
 
-  /** The whole one, which is shared with a guest. */
+  /** The whole one, which is shared with somebody outside. */
   void full(DemoSite in, Round round, String title) {
     SiteContext strategist = in.as(DemoArticles.STRATEGIST);
     briefs.change(strategist, round, now -> full(now, title));
     links.make(
-        in.as(Marlpit.EDITOR), round, new BriefLinks.Wanted("Hanne Ostrava", 30, true, true));
+        in.as(Marlpit.EDITOR), round, new BriefLinks.Wanted("Ines Molnar", 30, true, true));
   }
 
   private static BriefContent full(BriefContent now, String title) {
