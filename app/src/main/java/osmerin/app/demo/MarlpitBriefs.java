@@ -66,8 +66,7 @@ class MarlpitBriefs {
   void full(DemoSite in, Round round, String title) {
     SiteContext strategist = in.as(DemoArticles.STRATEGIST);
     briefs.change(strategist, round, now -> full(now, title));
-    links.make(
-        in.as(Marlpit.EDITOR), round, new BriefLinks.Wanted("Ines Molnar", 30, true, true));
+    links.make(in.as(Marlpit.EDITOR), round, new BriefLinks.Wanted("Ines Molnar", 30, true, true));
   }
 
   private static BriefContent full(BriefContent now, String title) {

@@ -5,7 +5,9 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Stream;
 import osmerin.core.evidence.Evidence;
 import osmerin.core.evidence.PageKind;
 import osmerin.core.evidence.PagesSay;
@@ -16,12 +18,20 @@ import osmerin.core.text.Stems;
 import osmerin.core.text.Verdict;
 
 /**
- * Candidates for a title: the site's own headline patterns, patterns that fit what the keyword asks
- * for and the kinds of pages that rank, and questions that those pages ask. Only what fits a search
- * result and repeats neither another candidate nor a title that ranks.
+ * Candidates for a title: the site's own headline patterns, what the ranking pages treat most,
+ * patterns that fit what the keyword asks for and the kinds of those pages, and questions that they
+ * ask. Only what fits a search result and repeats neither another candidate nor a title that ranks.
  */
 public final class TitleIdeas {
-  public static final int MOST = 6;
+  public static final int MOST = 7;
+
+  private static final int MOST_QUESTIONS = 2;
+
+  /** So many subjects stand behind a keyword, each of few words and of several pages. */
+  private static final int SUBJECTS = 3;
+
+  private static final int MOST_WORDS = 3;
+  private static final int FEWEST_PAGES = 2;
 
   /**
    * What titles are made from.
@@ -64,6 +74,7 @@ public final class TitleIdeas {
         .filter(pattern -> !pattern.counts() || source.sections() > 1)
         .map(pattern -> pattern.with(source.keyword(), source.sections()))
         .forEach(candidates::add);
+    candidates.addAll(treated());
     fitting()
         .forEach(
             text ->
@@ -109,13 +120,73 @@ public final class TitleIdeas {
     return patterns;
   }
 
-  /** Those that share most words with the keyword first. */
+  /**
+   * The keyword with what most ranking pages treat: short headings that say a term of the pages,
+   * which "Step by step" does not. As many of them as fit.
+   */
+  private List<String> treated() {
+    Set<String> said = new HashSet<>(stems.subject(source.keyword()));
+    Set<String> telling = new HashSet<>();
+    source.evidence().terms().forEach(term -> telling.addAll(stems.subject(term.phrase())));
+    List<String> subjects = new ArrayList<>();
+    for (PagesSay.Heading heading : source.say().headings()) {
+      Set<String> its = stems.subject(heading.text());
+      if (heading.pages() >= FEWEST_PAGES
+          && heading.text().matches("[^?:;,.!]+")
+          && heading.text().split("\\s+").length <= MOST_WORDS
+          && its.stream().anyMatch(telling::contains)
+          && its.stream().noneMatch(said::contains)) {
+        subjects.add(small(heading.text()));
+        said.addAll(its);
+      }
+    }
+    for (int count = Math.min(SUBJECTS, subjects.size()); count > 1; count--) {
+      String title = capital(source.keyword()) + ": " + joined(subjects.subList(0, count));
+      if (isSound(title)) {
+        return List.of(title);
+      }
+    }
+    return List.of();
+  }
+
+  private String joined(List<String> subjects) {
+    int last = subjects.size() - 1;
+    return source.language() == Language.ENGLISH
+        ? String.join(", ", subjects.subList(0, last)) + " and " + subjects.get(last)
+        : String.join(", ", subjects);
+  }
+
+  /** A heading within a sentence; German nouns and names in capitals stay as they are. */
+  private String small(String heading) {
+    boolean shouts = heading.length() > 1 && Character.isUpperCase(heading.charAt(1));
+    return source.language() == Language.GERMAN || shouts
+        ? heading
+        : heading.substring(0, 1).toLowerCase(Locale.ROOT) + heading.substring(1);
+  }
+
+  private static String capital(String text) {
+    return new HeadlinePattern(HeadlinePattern.KEYWORD).with(text, 0);
+  }
+
+  /**
+   * Those that say the keyword, the nearest to it first; else the first that is asked, after it.
+   */
   private List<String> questions() {
     Set<String> its = stems.subject(source.keyword());
-    return source.say().questions().stream()
-        .filter(question -> shared(question, its) > 0)
-        .sorted(Comparator.comparingLong(question -> -shared(question, its)))
-        .toList();
+    List<String> near =
+        source.say().questions().stream()
+            .filter(question -> shared(question, its) > 0)
+            .sorted(Comparator.comparingLong(question -> -shared(question, its)))
+            .filter(this::isSound)
+            .limit(MOST_QUESTIONS)
+            .toList();
+    Stream<String> others =
+        source.say().questions().stream()
+            .filter(question -> shared(question, its) == 0)
+            .map(question -> capital(source.keyword()) + ": " + small(question))
+            .filter(this::isSound)
+            .limit(1);
+    return Stream.concat(near.stream(), others).toList();
   }
 
   private long shared(String question, Set<String> its) {

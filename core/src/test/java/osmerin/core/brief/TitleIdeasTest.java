@@ -42,22 +42,47 @@ class TitleIdeasTest {
             List.of(new HeadlinePattern("[keyword] in [number] steps")),
             List.of());
     assertThat(ideas.get(0)).isEqualTo("Winter feeding in 4 steps");
-    assertThat(ideas).contains("When does winter feeding begin?").doesNotContain("Do bees sleep?");
+    assertThat(ideas)
+        .contains("When does winter feeding begin?", "Winter feeding: do bees sleep?")
+        .doesNotContain("Do bees sleep?");
     assertThat(ideas).noneMatch(title -> title.contains("fondant"));
   }
 
   @Test
   void aKeywordOfAnotherLanguageGetsNoEnglishPattern() {
-    assertThat(
-            TitleIdeas.of(
-                source("bienen füttern", Language.GERMAN, PageKind.HOW_TO), List.of(), List.of()))
-        .isEmpty();
+    TitleIdeas.Source asked = source("bienen füttern", Language.GERMAN, PageKind.HOW_TO);
+    assertThat(TitleIdeas.of(asked, List.of(), List.of()))
+        .containsExactly("Bienen füttern: Do bees sleep?");
     assertThat(
             TitleIdeas.of(
                 source("bienen füttern", Language.GERMAN, PageKind.HOW_TO),
                 List.of(new HeadlinePattern("[keyword]: was wir anders machen")),
                 List.of()))
-        .containsExactly("Bienen füttern: was wir anders machen");
+        .startsWith("Bienen füttern: was wir anders machen");
+  }
+
+  @Test
+  void whatMostPagesTreatStandsBehindTheKeyword() {
+    TitleIdeas.Source plain = source("bee hives", Language.ENGLISH, PageKind.HOW_TO);
+    List<PagesSay.Heading> headings =
+        List.of(
+            new PagesSay.Heading("Step by step", 9, 0.1),
+            new PagesSay.Heading("Fondant on top", 6, 0.5),
+            new PagesSay.Heading("What of fondant?", 6, 0.5),
+            new PagesSay.Heading("Winter feeding", 5, 0.7),
+            new PagesSay.Heading("Feeding in spring", 4, 0.2),
+            new PagesSay.Heading("Hives for winter feeding", 4, 0.2));
+    TitleIdeas.Source source =
+        new TitleIdeas.Source(
+            plain.keyword(),
+            plain.language(),
+            plain.evidence(),
+            new PagesSay(headings, List.of(), List.of()),
+            plain.kinds(),
+            0);
+    assertThat(TitleIdeas.of(source, List.of(), List.of()))
+        .contains("Bee hives: fondant on top and winter feeding")
+        .noneMatch(title -> title.contains("tep by step"));
   }
 
   @Test
