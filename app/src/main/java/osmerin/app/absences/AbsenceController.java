@@ -1,11 +1,9 @@
 package osmerin.app.absences;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,9 +11,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -70,42 +67,46 @@ class AbsenceController {
     return "absences/absences";
   }
 
-  @PostMapping
-  @Needs(Right.READ)
-  String add(
-      SiteContext site,
+  /** What is sent to {@link #add}. */
+  record AddForm(
       @RequestParam long person,
       @RequestParam(required = false) @Nullable LocalDate first,
       @RequestParam(required = false) @Nullable LocalDate last,
       @RequestParam(defaultValue = "") String note,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam(defaultValue = "false") boolean anyway) {}
+
+  @PostMapping
+  @Needs(Right.READ)
+  String add(SiteContext site, AddForm form, Reply reply) {
     try {
-      if (first == null) {
+      if (form.first() == null) {
         throw new RefusedException("Say from which day on.");
       }
-      Absence absence = new Absence(0, person, first, last == null ? first : last, note);
-      edits.add(site, absence, anyway);
-      Foot.say(to, "The absence is added. Due dates follow at once.");
+      Absence absence =
+          new Absence(
+              0,
+              form.person(),
+              form.first(),
+              form.last() == null ? form.first() : form.last(),
+              form.note());
+      edits.add(site, absence, form.anyway());
+      reply.say("The absence is added. Due dates follow at once.");
       return back(site);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typedPerson", person);
-      model.addAttribute("typedFirst", first);
-      model.addAttribute("typedLast", last);
-      model.addAttribute("typedNote", note);
-      return absences(site, model);
+      reply.refuse(e);
+      reply.with("typedPerson", form.person());
+      reply.with("typedFirst", form.first());
+      reply.with("typedLast", form.last());
+      reply.with("typedNote", form.note());
+      return absences(site, reply.model());
     }
   }
 
   @PostMapping("/{id}/remove")
   @Needs(Right.READ)
-  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String remove(SiteContext site, @PathVariable long id, Reply reply) {
     edits.remove(site, id);
-    Foot.say(to, "The absence is taken away.");
+    reply.say("The absence is taken away.");
     return back(site);
   }
 
@@ -117,14 +118,14 @@ class AbsenceController {
       @RequestParam long person,
       @RequestParam(required = false) @Nullable List<Integer> week,
       @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
+      Reply reply) {
     List<Integer> days =
         week == null
             ? List.of()
             : week.stream().filter(d -> d != null && d >= 1 && d <= 7).distinct().sorted().toList();
     boolean asTheSite = days.isEmpty() || days.equals(site.site().workingWeek());
     edits.setDays(site, person, asTheSite ? null : days, anyway);
-    Foot.say(to, "The working days are set. Due dates follow at once.");
+    reply.say("The working days are set. Due dates follow at once.");
     return back(site);
   }
 
@@ -135,31 +136,32 @@ class AbsenceController {
       SiteContext site,
       @RequestParam long person,
       @RequestParam(defaultValue = "") String hours,
-      RedirectAttributes to) {
+      Reply reply) {
     hourEdits.setDay(site, person, hours);
-    Foot.say(to, "The hours of a working day are set.");
+    reply.say("The hours of a working day are set.");
     return back(site);
   }
 
-  @PostMapping("/reserved")
-  @Needs(Right.READ)
-  String reserve(
-      SiteContext site,
+  /** What is sent to {@link #reserve}. */
+  record ReserveForm(
       @RequestParam long person,
       @RequestParam int weekday,
       @RequestParam(defaultValue = "") String hours,
-      @RequestParam(defaultValue = "") String note,
-      RedirectAttributes to) {
-    hourEdits.reserve(site, person, weekday, hours, note);
-    Foot.say(to, "These hours are kept free each week.");
+      @RequestParam(defaultValue = "") String note) {}
+
+  @PostMapping("/reserved")
+  @Needs(Right.READ)
+  String reserve(SiteContext site, ReserveForm form, Reply reply) {
+    hourEdits.reserve(site, form.person(), form.weekday(), form.hours(), form.note());
+    reply.say("These hours are kept free each week.");
     return back(site);
   }
 
   @PostMapping("/reserved/{id}/remove")
   @Needs(Right.READ)
-  String release(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String release(SiteContext site, @PathVariable long id, Reply reply) {
     hourEdits.release(site, id);
-    Foot.say(to, "These hours are available for articles again.");
+    reply.say("These hours are available for articles again.");
     return back(site);
   }
 

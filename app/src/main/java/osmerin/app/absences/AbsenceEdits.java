@@ -86,14 +86,8 @@ public class AbsenceEdits implements Reversal {
         context,
         Right.READ,
         "%s is away %s.".formatted(name, words(absence)),
-        Change.of(
-            Thing.WORKDAYS,
-            personId,
-            ABSENCE,
-            null,
-            words(absence),
-            null,
-            KeptAbsence.of(absence)));
+        Change.of(Thing.WORKDAYS, personId, ABSENCE, null, words(absence))
+            .keeping(null, KeptAbsence.of(absence)));
   }
 
   private static void check(SiteContext context, Absence absence) {
@@ -136,14 +130,8 @@ public class AbsenceEdits implements Reversal {
         context,
         Right.READ,
         "The absence of %s was removed: %s.".formatted(name, words(absence)),
-        Change.of(
-            Thing.WORKDAYS,
-            absence.personId(),
-            ABSENCE,
-            words(absence),
-            null,
-            KeptAbsence.of(absence),
-            null));
+        Change.of(Thing.WORKDAYS, absence.personId(), ABSENCE, words(absence), null)
+            .keeping(KeptAbsence.of(absence), null));
   }
 
   /**
@@ -171,14 +159,8 @@ public class AbsenceEdits implements Reversal {
         context,
         Right.READ,
         "%s works %s.".formatted(name, words(days)),
-        Change.of(
-            Thing.WORKDAYS,
-            personId,
-            WEEK,
-            words(before),
-            words(days),
-            new KeptDays(before),
-            new KeptDays(days)));
+        Change.of(Thing.WORKDAYS, personId, WEEK, words(before), words(days))
+            .keeping(new KeptDays(before), new KeptDays(days)));
   }
 
   /** "Mon 30 Nov to Fri 4 Dec 2026, holiday". */

@@ -57,7 +57,8 @@ public class HourEdits implements Reversal {
         context,
         Right.READ,
         "%s has %s a working day.".formatted(name, words(wanted)),
-        Change.of(Thing.WORK_HOURS, personId, A_DAY, words(before), words(wanted), before, wanted));
+        Change.of(Thing.WORK_HOURS, personId, A_DAY, words(before), words(wanted))
+            .keeping(before, wanted));
   }
 
   private static double hours(String typed) {
@@ -98,14 +99,8 @@ public class HourEdits implements Reversal {
         context,
         Right.READ,
         "%s keeps %s free.".formatted(name, words(reserved)),
-        Change.of(
-            Thing.WORK_HOURS,
-            personId,
-            RESERVED,
-            null,
-            words(reserved),
-            null,
-            KeptReserved.of(reserved)));
+        Change.of(Thing.WORK_HOURS, personId, RESERVED, null, words(reserved))
+            .keeping(null, KeptReserved.of(reserved)));
   }
 
   private List<Reserved> of(SiteContext context, long personId) {
@@ -126,14 +121,8 @@ public class HourEdits implements Reversal {
         context,
         Right.READ,
         "%s no longer keeps %s free.".formatted(name, words(seen)),
-        Change.of(
-            Thing.WORK_HOURS,
-            reserved.personId(),
-            RESERVED,
-            words(seen),
-            null,
-            KeptReserved.of(reserved),
-            null));
+        Change.of(Thing.WORK_HOURS, reserved.personId(), RESERVED, words(seen), null)
+            .keeping(KeptReserved.of(reserved), null));
   }
 
   /** "2 h every Mon, weekly meeting". */

@@ -6,9 +6,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.groups.GroupService;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -27,25 +26,29 @@ class AnswerController {
   }
 
   /**
-   * Chooses a group, by its id or by its name.
+   * What is sent to {@link #choose}.
    *
    * @param seen the group that the person saw
    * @param none whether it is to answer none
    */
-  @PostMapping
-  @Needs(Right.COMMISSION)
-  String choose(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
+  record ChooseForm(
       @RequestParam(required = false) @Nullable Long seen,
       @RequestParam(required = false) @Nullable Long group,
       @RequestParam(defaultValue = "") String value,
       @RequestParam(defaultValue = "false") boolean none,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
-    Long byName = none || group != null ? group : Long.valueOf(groups.named(site, value));
-    answers.say(site, number.number(), seen, none ? null : byName, anyway);
-    Foot.say(to, number + (none ? " answers no group now." : " has its keyword group now."));
+      @RequestParam(defaultValue = "false") boolean anyway) {}
+
+  /** Chooses a group, by its id or by its name. */
+  @PostMapping
+  @Needs(Right.COMMISSION)
+  String choose(
+      SiteContext site, @PathVariable ReferenceNumber number, ChooseForm form, Reply reply) {
+    Long byName =
+        form.none() || form.group() != null
+            ? form.group()
+            : Long.valueOf(groups.named(site, form.value()));
+    answers.say(site, number.number(), form.seen(), form.none() ? null : byName, form.anyway());
+    reply.say(number + (form.none() ? " answers no group now." : " has its keyword group now."));
     return back(site, number);
   }
 
@@ -57,9 +60,9 @@ class AnswerController {
       @PathVariable ReferenceNumber number,
       @RequestParam(required = false) @Nullable Long seen,
       @RequestParam(defaultValue = "") String keywords,
-      RedirectAttributes to) {
+      Reply reply) {
     answers.sayTyped(site, number.number(), seen, keywords);
-    Foot.say(to, "A group is made of the keywords; " + number + " answers it.");
+    reply.say("A group is made of the keywords; " + number + " answers it.");
     return back(site, number);
   }
 

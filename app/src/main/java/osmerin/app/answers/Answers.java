@@ -108,7 +108,8 @@ public class Answers implements RoundReversal {
         Right.COMMISSION,
         round.reference()
             + (after == null ? " answers no group." : " answers “%s”.".formatted(after)),
-        Change.of(Thing.ARTICLE, number, GROUP, before, after, stored(seen), stored(groupId)));
+        Change.of(Thing.ARTICLE, number, GROUP, before, after)
+            .keeping(stored(seen), stored(groupId)));
     if (groupId != null) {
       events.publishEvent(new GroupsTaken(context, List.of(groupId)));
     }

@@ -5,11 +5,10 @@ import java.util.Locale;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.answers.FirstBrief.Begun;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.gathering.EvidenceJob;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -33,16 +32,15 @@ class FirstBriefController {
 
   @PostMapping("/{site}/research/groups/{id}/brief")
   @Needs(Right.COMMISSION)
-  String write(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String write(SiteContext site, @PathVariable long id, Reply reply) {
     Begun begun = briefs.begin(site, id);
     String reference = begun.round().reference();
     String brief = site.base() + "/articles/" + reference + "/brief";
     if (begun.existed()) {
-      Foot.say(to, reference + " already answers this group. This is its brief.");
+      reply.say(reference + " already answers this group. This is its brief.");
       return "redirect:" + brief;
     }
-    Foot.say(
-        to,
+    reply.say(
         "Commissioned as %s, a %s without a date."
             .formatted(reference, begun.round().typeName().toLowerCase(Locale.ROOT)));
     if (!evidence.isSearchConnected() || evidence.ofGroup(site, id).isPresent()) {

@@ -1,7 +1,6 @@
 package osmerin.app.articles;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -22,13 +21,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.LenientNumber;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.BesideArticle;
 import osmerin.app.rounds.BesideLedger;
 import osmerin.app.rounds.PlannedRound;
@@ -153,20 +151,24 @@ class ArticleController {
     return "articles/ledger";
   }
 
+  /** What is sent to {@link #article}. */
+  record ArticleForm(
+      @RequestParam(required = false) @Nullable Integer round,
+      @RequestParam(required = false) @Nullable String as) {}
+
   @GetMapping("/{number}")
   @Needs(Right.READ)
   String article(
       SiteContext site,
       @PathVariable ReferenceNumber number,
-      @RequestParam(required = false) @Nullable Integer round,
-      @RequestParam(required = false) @Nullable String as,
+      ArticleForm form,
       HttpSession session,
       Model model) {
-    if (as != null) {
-      session.setAttribute(RUN_UP_AS_TABLE, as.equals("table"));
+    if (form.as() != null) {
+      session.setAttribute(RUN_UP_AS_TABLE, form.as().equals("table"));
     }
     model.addAttribute("drawn", !Boolean.TRUE.equals(session.getAttribute(RUN_UP_AS_TABLE)));
-    return page(site, articles.page(site, number.number(), round), model);
+    return page(site, articles.page(site, number.number(), form.round()), model);
   }
 
   private String page(SiteContext site, ArticlePage page, Model model) {
@@ -202,23 +204,23 @@ class ArticleController {
       @PathVariable ReferenceNumber number,
       @RequestParam String title,
       @RequestParam int seen,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.rename(site, number.number(), title, seen);
-    Foot.say(to, "Renamed to “" + title.strip() + "”.");
+    reply.say("Renamed to “" + title.strip() + "”.");
     return back(site, number);
   }
 
-  @PostMapping("/{number}/stage")
-  @Needs(Right.WORK)
-  String move(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
+  /** What is sent to {@link #move}. */
+  record MoveForm(
       @RequestParam("to") long wanted,
       @RequestParam long seen,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
-    Stage now = stageMoves.move(site, number.number(), wanted, seen, anyway);
-    Foot.say(to, number + " is at " + now.label() + " now.");
+      @RequestParam(defaultValue = "false") boolean anyway) {}
+
+  @PostMapping("/{number}/stage")
+  @Needs(Right.WORK)
+  String move(SiteContext site, @PathVariable ReferenceNumber number, MoveForm form, Reply reply) {
+    Stage now = stageMoves.move(site, number.number(), form.wanted(), form.seen(), form.anyway());
+    reply.say(number + " is at " + now.label() + " now.");
     return back(site, number);
   }
 
@@ -229,9 +231,9 @@ class ArticleController {
       @PathVariable ReferenceNumber number,
       @PathVariable String key,
       @RequestParam boolean done,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.tick(site, number.number(), key, done);
-    Foot.say(to, done ? "Done." : "Open again.");
+    reply.say(done ? "Done." : "Open again.");
     return back(site, number);
   }
 
@@ -241,9 +243,9 @@ class ArticleController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam long type,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.setType(site, number.number(), type);
-    Foot.say(to, "The type of " + number + " was set; what is done stays done.");
+    reply.say("The type of " + number + " was set; what is done stays done.");
     return back(site, number);
   }
 
@@ -253,37 +255,37 @@ class ArticleController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "true") boolean away,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.archive(site, number.number(), away);
-    Foot.say(to, number + (away ? " is archived." : " is restored."));
+    reply.say(number + (away ? " is archived." : " is restored."));
     return back(site, number);
   }
+
+  /** What is sent to {@link #publishDate}. */
+  record PublishDateForm(
+      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
+          @Nullable LocalDate from,
+      @RequestParam(required = false) @Nullable LocalDate date,
+      @RequestParam(defaultValue = "false") boolean allTheSame) {}
 
   @PostMapping("/{number}/publish-date")
   @Needs(Right.EDIT)
   String publishDate(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
-          @Nullable LocalDate from,
-      @RequestParam(required = false) @Nullable LocalDate date,
-      @RequestParam(defaultValue = "false") boolean allTheSame,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
-    DateChange change = publishDates.setPublishDate(site, number.number(), from, date, allTheSame);
+      SiteContext site, @PathVariable ReferenceNumber number, PublishDateForm form, Reply reply) {
+    DateChange change =
+        publishDates.setPublishDate(
+            site, number.number(), form.from(), form.date(), form.allTheSame());
     if (change instanceof DateChange.Refused impossible) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("impossible", impossible);
-      return page(site, articles.page(site, number.number(), null), model);
+      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+      reply.with("impossible", impossible);
+      return page(site, articles.page(site, number.number(), null), reply.model());
     }
-    Foot.say(
-        to,
-        date == null
+    reply.say(
+        form.date() == null
             ? number + " has no date now."
             : number
                 + " is to be published on "
-                + In.day(date)
+                + In.day(form.date())
                 + ". What is not done moved with it.");
     return back(site, number);
   }

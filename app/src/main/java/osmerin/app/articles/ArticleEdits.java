@@ -81,7 +81,11 @@ public class ArticleEdits {
     if (articles.rename(round.article().id(), wanted, seen) == 0) {
       Map<String, String> now = Map.of("seen", String.valueOf(round.article().version()));
       throw new ConflictException(
-          round.reference(), TITLE, round.title(), wanted, who(context, number, TITLE), now);
+          new ConflictException.Field(round.reference(), TITLE),
+          round.title(),
+          wanted,
+          who(context, number, TITLE),
+          now);
     }
     if (!wanted.equals(round.title())) {
       history.note(
@@ -164,14 +168,8 @@ public class ArticleEdits {
   }
 
   private static Change step(Round round, StepRow row, String before, String after, StepTick tick) {
-    return Change.of(
-        Thing.ARTICLE,
-        round.article().number(),
-        STEP + row.name(),
-        before,
-        after,
-        StepTick.before(row),
-        tick);
+    return Change.of(Thing.ARTICLE, round.article().number(), STEP + row.name(), before, after)
+        .keeping(StepTick.before(row), tick);
   }
 
   /**
@@ -211,14 +209,10 @@ public class ArticleEdits {
     articles.setType(round.id(), type.id());
     steps.put(round.id(), after);
     return List.of(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            "Type",
-            round.typeName(),
-            type.name(),
-            KeptType.of(round.typeId(), recipe, before),
-            KeptType.of(type.id(), steps.recipe(round.id()), after)));
+        Change.of(Thing.ARTICLE, round.article().number(), "Type", round.typeName(), type.name())
+            .keeping(
+                KeptType.of(round.typeId(), recipe, before),
+                KeptType.of(type.id(), steps.recipe(round.id()), after)));
   }
 
   private List<StepState> retyped(

@@ -15,6 +15,16 @@ import osmerin.core.runup.StepRole;
 
 @Mapper
 interface ArticleMapper {
+  /** A round as it is opened. */
+  record Opened(
+      long articleId,
+      long siteId,
+      int ordinal,
+      Kind kind,
+      long typeId,
+      Stage stage,
+      @Nullable LocalDate publishDate) {}
+
   /** Takes so many numbers in a row; gives the first. */
   int takeNumbers(@Param("siteId") long siteId, @Param("count") int count);
 
@@ -36,14 +46,7 @@ interface ArticleMapper {
       @Param("title") String title,
       @Param("groupId") @Nullable Long groupId);
 
-  long insertRound(
-      @Param("articleId") long articleId,
-      @Param("siteId") long siteId,
-      @Param("ordinal") int ordinal,
-      @Param("kind") Kind kind,
-      @Param("typeId") long typeId,
-      @Param("stage") Stage stage,
-      @Param("publishDate") @Nullable LocalDate publishDate);
+  long insertRound(Opened opened);
 
   /** Removes a round with its moves; the one of the ordinal becomes current. */
   void removeRound(

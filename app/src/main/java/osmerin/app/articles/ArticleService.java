@@ -93,8 +93,8 @@ public class ArticleService {
     List<Change> changes = new ArrayList<>(besides);
     // Taking it back puts the article into the archive; its number is not given again.
     changes.add(
-        Change.of(
-            Thing.ARTICLE, number, ArticleEdits.ARCHIVED, null, "commissioned", "archived", null));
+        Change.of(Thing.ARTICLE, number, ArticleEdits.ARCHIVED, null, "commissioned")
+            .keeping("archived", null));
     history.note(
         context,
         Right.COMMISSION,
@@ -179,7 +179,8 @@ public class ArticleService {
     Stage first = stages.of(context.siteId()).at(StageAct.COMMISSIONING);
     long round =
         articles.insertRound(
-            article, context.siteId(), ordinal, type.kind(), type.id(), first, publishDate);
+            new ArticleMapper.Opened(
+                article, context.siteId(), ordinal, type.kind(), type.id(), first, publishDate));
     steps.begin(round, type.id());
     articles.insertMove(round, null, first, context.personId());
   }

@@ -1,6 +1,5 @@
 package osmerin.app.articles;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
@@ -16,8 +15,7 @@ import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.GroupArticle;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.PlannedRound;
@@ -175,9 +173,7 @@ public class CommissionForm {
       SiteContext site,
       Answers answers,
       Origin origin,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to,
+      Reply reply,
       Function<Commission, Round> commissioning) {
     Map<String, String> faults = faults(site, answers, origin);
     Optional<Impossible> impossible =
@@ -187,13 +183,12 @@ public class CommissionForm {
     if (faults.isEmpty() && impossible.isEmpty()) {
       Round round = commissioning.apply(commission(site, answers, origin));
       PlannedRound planned = articles.planned(site, round.article().number());
-      Foot.say(to, "Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
+      reply.say("Commissioned as " + round.reference() + "." + StandingWords.warning(planned));
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference();
     }
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("faults", faults);
-    model.addAttribute("impossible", impossible.orElse(null));
-    return show(site, answers, origin, model);
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("faults", faults).with("impossible", impossible.orElse(null));
+    return show(site, answers, origin, reply.model());
   }
 
   private Commission commission(SiteContext site, Answers answers, Origin origin) {

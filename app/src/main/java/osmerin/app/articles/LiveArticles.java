@@ -74,14 +74,8 @@ public class LiveArticles implements Reversal {
         context,
         Right.COMMISSION,
         "%s brought in from %s.".formatted(count, from),
-        Change.of(
-            Thing.BROUGHT_IN,
-            bringing,
-            ArticleEdits.ARCHIVED,
-            null,
-            count + " brought in",
-            "archived",
-            null));
+        Change.of(Thing.BROUGHT_IN, bringing, ArticleEdits.ARCHIVED, null, count + " brought in")
+            .keeping("archived", null));
     return made.stream().map(Made::article).toList();
   }
 

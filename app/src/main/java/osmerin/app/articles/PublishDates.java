@@ -85,8 +85,7 @@ public class PublishDates {
       Map<String, String> now =
           Map.of("from", round.publishDate() == null ? "" : round.publishDate().toString());
       throw new ConflictException(
-          round.reference(),
-          PUBLISH_DATE,
+          new ConflictException.Field(round.reference(), PUBLISH_DATE),
           words(round.publishDate()),
           words(to),
           history.lastBy(context, Thing.ARTICLE, number, PUBLISH_DATE),
@@ -186,14 +185,8 @@ public class PublishDates {
     notices.dateMoved(context, round, to);
     List<Change> changes = new ArrayList<>();
     changes.add(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            PUBLISH_DATE,
-            words(before),
-            words(to),
-            before,
-            to));
+        Change.of(Thing.ARTICLE, round.article().number(), PUBLISH_DATE, words(before), words(to))
+            .keeping(before, to));
     if (to != null) {
       changes.addAll(moved(context, round, to));
     }

@@ -75,8 +75,7 @@ public class StageMoves {
     if (round.stage().id() != seen) {
       Map<String, String> now = Map.of("seen", String.valueOf(round.stage().id()));
       throw new ConflictException(
-          round.reference(),
-          STAGE,
+          new ConflictException.Field(round.reference(), STAGE),
           round.stage().label(),
           to.label(),
           history.lastBy(context, Thing.ARTICLE, number, STAGE),
@@ -178,13 +177,8 @@ public class StageMoves {
 
   private static Change moved(Round round, Stage to) {
     return Change.of(
-        Thing.ARTICLE,
-        round.article().number(),
-        STAGE,
-        round.stage().label(),
-        to.label(),
-        round.stage().id(),
-        to.id());
+            Thing.ARTICLE, round.article().number(), STAGE, round.stage().label(), to.label())
+        .keeping(round.stage().id(), to.id());
   }
 
   /** The stages from which articles are published, in words: "Ready or Booked". */

@@ -1,20 +1,17 @@
 package osmerin.app.brand;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -60,20 +57,14 @@ class BrandController {
 
   @PostMapping
   @Needs(Right.EDIT)
-  String save(
-      SiteContext site,
-      Typed typed,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+  String save(SiteContext site, Typed typed, Reply reply) {
     try {
       sheets.change(site, typed.seen(), typed.texts());
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      return page(site, new BrandSheet(typed.texts()), model);
+      reply.refuse(e);
+      return page(site, new BrandSheet(typed.texts()), reply.model());
     }
-    Foot.say(to, "Brand sheet saved. Briefs use it unless they say otherwise.");
+    reply.say("Brand sheet saved. Briefs use it unless they say otherwise.");
     return "redirect:" + site.base() + "/setup/brand";
   }
 }

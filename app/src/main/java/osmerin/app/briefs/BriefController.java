@@ -1,6 +1,5 @@
 package osmerin.app.briefs;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -11,15 +10,14 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.answers.ResearchBeside;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.gathering.EvidenceJob;
 import osmerin.app.near.NearTexts;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
@@ -119,31 +117,25 @@ class BriefController {
   /** Saves all of it at once, where no script saves each field by itself. */
   @PostMapping
   @Needs(Right.WORK)
-  String save(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      BriefForm form,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+  String save(SiteContext site, @PathVariable ReferenceNumber number, BriefForm form, Reply reply) {
     Round round = articles.get(site, number.number());
     Brief now = briefs.get(site, round);
     Saved saved;
     try {
       saved = briefs.save(site, round, form.over(now.content()), form.version());
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typed", form);
-      return page(site, round, pages.of(site, round, now.with(form.texts(now.content()))), model);
+      reply.refuse(e);
+      reply.with("typed", form);
+      return page(
+          site, round, pages.of(site, round, now.with(form.texts(now.content()))), reply.model());
     }
     if (saved instanceof Saved.Conflict conflict) {
-      response.setStatus(HttpStatus.CONFLICT.value());
-      model.addAttribute("conflict", conflict);
+      reply.status(HttpStatus.CONFLICT);
+      reply.with("conflict", conflict);
       Brief typed = conflict.theirs().with(form.over(conflict.theirs().content()));
-      return page(site, round, pages.of(site, round, typed), model);
+      return page(site, round, pages.of(site, round, typed), reply.model());
     }
-    Foot.say(to, "The brief of " + round.reference() + " is saved.");
+    reply.say("The brief of " + round.reference() + " is saved.");
     return back(site, round);
   }
 
@@ -153,10 +145,10 @@ class BriefController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam int version,
-      RedirectAttributes to) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     signOffs.signOff(site, round, version);
-    Foot.say(to, "The brief of " + round.reference() + " is signed off.");
+    reply.say("The brief of " + round.reference() + " is signed off.");
     return back(site, round);
   }
 
@@ -166,20 +158,16 @@ class BriefController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam String what,
-      RedirectAttributes to) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     signOffs.refuse(site, round, what);
-    Foot.say(to, "The writer of the brief of " + round.reference() + " gets your note.");
+    reply.say("The writer of the brief of " + round.reference() + " gets your note.");
     return back(site, round);
   }
 
   @PostMapping("/evidence")
   @Needs(Right.WORK)
-  String fetch(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      Model model,
-      HttpServletResponse response) {
+  String fetch(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     Round round = articles.get(site, number.number());
     WorkRights.requireWork(site, round);
     Long group = round.article().groupId();
@@ -190,9 +178,9 @@ class BriefController {
       }
       return "redirect:" + work.awaited(site, job.order(site, List.of(group), path(site, round)));
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("searchFault", e.getMessage());
-      return page(site, round, pages.of(site, round), model);
+      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+      reply.with("searchFault", e.getMessage());
+      return page(site, round, pages.of(site, round), reply.model());
     }
   }
 

@@ -1,22 +1,19 @@
 package osmerin.app.briefs;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -44,43 +41,42 @@ class BriefFieldController {
   }
 
   /**
-   * Saves one field; answers with what of the page follows from it.
+   * What is sent to {@link #field}.
    *
    * @param seen the value that was changed
    * @param value what it was changed to
    */
+  record FieldForm(
+      @RequestParam String field,
+      @RequestParam(defaultValue = "") String seen,
+      @RequestParam(defaultValue = "") String value) {}
+
+  /** Saves one field; answers with what of the page follows from it. */
   @PostMapping("/field")
   @Needs(Right.WORK)
   String field(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String field,
-      @RequestParam(defaultValue = "") String seen,
-      @RequestParam(defaultValue = "") String value,
-      Model model,
-      HttpServletResponse response) {
+      SiteContext site, @PathVariable ReferenceNumber number, FieldForm form, Reply reply) {
     Round round = articles.get(site, number.number());
-    if (!BriefField.isTyped(field)) {
-      throw new NotFoundException("field", field);
+    if (!BriefField.isTyped(form.field())) {
+      throw new NotFoundException("field", form.field());
     }
     try {
-      Saved saved = briefs.save(site, round, field, line(seen), line(value));
+      Saved saved = briefs.save(site, round, form.field(), line(form.seen()), line(form.value()));
       if (saved instanceof Saved.Conflict conflict) {
-        response.setStatus(HttpStatus.CONFLICT.value());
-        model.addAttribute("theirs", BriefField.get(field).sent(conflict.theirs().content()));
-        model.addAttribute("theirWords", BriefField.get(field).words(conflict.theirs().content()));
-        model.addAttribute("by", briefs.lastBy(site, round, field));
+        reply.status(HttpStatus.CONFLICT);
+        reply.with("theirs", BriefField.get(form.field()).sent(conflict.theirs().content()));
+        reply.with("theirWords", BriefField.get(form.field()).words(conflict.theirs().content()));
+        reply.with("by", briefs.lastBy(site, round, form.field()));
         return "briefs/field :: conflict";
       }
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
+      reply.refuse(e);
       return "briefs/field :: fault";
     }
     BriefPage page = pages.of(site, round);
-    model.addAttribute("kept", page.sent(field));
-    model.addAttribute("page", page);
-    model.addAttribute("beside", BriefBeside.of(page));
+    reply.with("kept", page.sent(form.field()));
+    reply.with("page", page);
+    reply.with("beside", BriefBeside.of(page));
     return "briefs/field :: saved";
   }
 
@@ -92,7 +88,7 @@ class BriefFieldController {
   /** Adds what evidence has to the outline, and shares out the words that are left. */
   @PostMapping("/propose")
   @Needs(Right.WORK)
-  String propose(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+  String propose(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     Round round = articles.get(site, number.number());
     BriefPage before = pages.of(site, round);
     Brief after =
@@ -107,8 +103,7 @@ class BriefFieldController {
                   : WordBudget.shared(proposed, before.target());
             });
     int added = after.outline().sections().size() - before.brief().outline().sections().size();
-    Foot.say(
-        to,
+    reply.say(
         added > 0
             ? Counted.of(added, "section") + " added."
             : OutlineProposal.room(after.outline(), before.target()) > 0
@@ -120,7 +115,7 @@ class BriefFieldController {
   /** Gives every section words, so that they add up to the target. */
   @PostMapping("/budget")
   @Needs(Right.WORK)
-  String budget(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+  String budget(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     Round round = articles.get(site, number.number());
     Integer target = pages.of(site, round).target();
     if (target == null) {
@@ -128,7 +123,7 @@ class BriefFieldController {
           "Set a length first. Without one there is no target to share out.");
     }
     change(site, round, outline -> WordBudget.shared(outline, target));
-    Foot.say(to, "The sections add up to the target.");
+    reply.say("The sections add up to the target.");
     return back(site, round);
   }
 
@@ -143,15 +138,15 @@ class BriefFieldController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "") Set<BriefPart> part,
-      RedirectAttributes to) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     boolean usual = part.equals(pages.ofType(site, round));
     briefs.change(
         site,
         round,
         (BriefContent now) -> now.withParts(usual ? Optional.empty() : Optional.of(part)));
-    Foot.say(
-        to, usual ? "This brief has the parts of its type." : "This brief now has its own parts.");
+    reply.say(
+        usual ? "This brief has the parts of its type." : "This brief now has its own parts.");
     return back(site, round);
   }
 

@@ -155,13 +155,12 @@ public class BriefService implements RoundReversal {
         .map(
             field ->
                 Change.of(
-                    Thing.ARTICLE,
-                    round.article().number(),
-                    FIELD + field.name(),
-                    field.words(before),
-                    field.words(now),
-                    field.value().apply(before),
-                    field.value().apply(now)))
+                        Thing.ARTICLE,
+                        round.article().number(),
+                        FIELD + field.name(),
+                        field.words(before),
+                        field.words(now))
+                    .keeping(field.value().apply(before), field.value().apply(now)))
         .toList();
   }
 

@@ -136,13 +136,12 @@ public class SignOffs implements RoundReversal {
   private static Change signedOff(
       Round round, @Nullable KeptSignOff before, @Nullable KeptSignOff now) {
     return Change.of(
-        Thing.ARTICLE,
-        round.article().number(),
-        SIGN_OFF,
-        before == null ? null : "version " + before.version(),
-        now == null ? null : "version " + now.version(),
-        before,
-        now);
+            Thing.ARTICLE,
+            round.article().number(),
+            SIGN_OFF,
+            before == null ? null : "version " + before.version(),
+            now == null ? null : "version " + now.version())
+        .keeping(before, now);
   }
 
   private List<Change> refused(Round round, @Nullable KeptRefusal now) {
@@ -153,13 +152,12 @@ public class SignOffs implements RoundReversal {
     briefs.putRefusal(round.id(), before, now);
     return List.of(
         Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            REFUSAL,
-            before == null ? null : before.what(),
-            now == null ? null : now.what(),
-            before,
-            now));
+                Thing.ARTICLE,
+                round.article().number(),
+                REFUSAL,
+                before == null ? null : before.what(),
+                now == null ? null : now.what())
+            .keeping(before, now));
   }
 
   /** Whether somebody may sign off, or refuse, the brief of a round: its type says so. */

@@ -1,9 +1,7 @@
 package osmerin.app.briefs;
 
-import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -11,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -45,23 +44,22 @@ class TitleBenchController {
       @PathVariable ReferenceNumber number,
       @PathVariable String act,
       @RequestParam(defaultValue = "") String title,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     try {
-      model.addAttribute("benchSays", act(site, round, act, title));
+      reply.with("benchSays", act(site, round, act, title));
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("benchFault", e.getMessage());
-      model.addAttribute("typedTitle", act.equals("add") ? title : "");
+      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+      reply.with("benchFault", e.getMessage());
+      reply.with("typedTitle", act.equals("add") ? title : "");
     }
     BriefPage page = pages.of(site, round);
-    model.addAttribute("round", round);
-    model.addAttribute("page", page);
-    model.addAttribute("candidates", bench.candidates(site, round, page));
-    model.addAttribute("patterns", bench.patterns(site));
-    model.addAttribute("fixed", false);
-    model.addAttribute("here", site.base() + "/articles/" + round.reference());
+    reply.with("round", round);
+    reply.with("page", page);
+    reply.with("candidates", bench.candidates(site, round, page));
+    reply.with("patterns", bench.patterns(site));
+    reply.with("fixed", false);
+    reply.with("here", site.base() + "/articles/" + round.reference());
     return "briefs/bench :: bench";
   }
 

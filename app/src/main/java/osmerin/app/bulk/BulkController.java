@@ -5,8 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -20,20 +19,26 @@ class BulkController {
     this.bulk = bulk;
   }
 
-  /** One change of all marked articles. */
-  @PostMapping("/{site}/articles/bulk")
-  @Needs(Right.EDIT)
-  String change(
-      SiteContext site,
+  /** What is sent to {@link #change}. */
+  record ChangeForm(
       @RequestParam(required = false) @Nullable List<Integer> marked,
       @RequestParam BulkEdits.What what,
       @RequestParam(required = false) @Nullable String value,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
+      @RequestParam(defaultValue = "false") boolean anyway) {}
+
+  /** One change of all marked articles. */
+  @PostMapping("/{site}/articles/bulk")
+  @Needs(Right.EDIT)
+  String change(SiteContext site, ChangeForm form, Reply reply) {
     BulkEdits.Outcome outcome =
-        bulk.change(site, marked == null ? List.of() : marked, what, value, anyway);
-    Foot.say(to, outcome.sentence());
-    to.addFlashAttribute("left", outcome.left());
+        bulk.change(
+            site,
+            form.marked() == null ? List.of() : form.marked(),
+            form.what(),
+            form.value(),
+            form.anyway());
+    reply.say(outcome.sentence());
+    reply.next("left", outcome.left());
     return "redirect:" + site.base() + "/articles";
   }
 }

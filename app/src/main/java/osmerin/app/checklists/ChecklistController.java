@@ -1,13 +1,11 @@
 package osmerin.app.checklists;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,10 +13,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -72,9 +69,9 @@ class ChecklistController {
       @PathVariable ReferenceNumber number,
       @PathVariable String key,
       @RequestParam boolean done,
-      RedirectAttributes to) {
+      Reply reply) {
     checklists.tick(site, number.number(), key, done);
-    Foot.say(to, done ? "Ticked." : "Open again.");
+    reply.say(done ? "Ticked." : "Open again.");
     return "redirect:" + site.base() + "/articles/" + number + "/checklist";
   }
 
@@ -94,31 +91,28 @@ class ChecklistController {
     return "checklists/type";
   }
 
-  @PostMapping("/setup/types/{id}/checklist")
-  @Needs(Right.MANAGE)
-  String set(
-      SiteContext site,
-      @PathVariable long id,
+  /** What is sent to {@link #set}. */
+  record SetForm(
       @RequestParam(required = false) @Nullable List<OwnCheck> own,
       @RequestParam(defaultValue = "") String byHand,
-      @RequestParam(defaultValue = "") String seen,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam(defaultValue = "") String seen) {}
+
+  @PostMapping("/setup/types/{id}/checklist")
+  @Needs(Right.MANAGE)
+  String set(SiteContext site, @PathVariable long id, SetForm form, Reply reply) {
     Set<OwnCheck> checks = EnumSet.noneOf(OwnCheck.class);
-    if (own != null) {
-      own.stream().filter(Objects::nonNull).forEach(checks::add);
+    if (form.own() != null) {
+      form.own().stream().filter(Objects::nonNull).forEach(checks::add);
     }
     try {
-      edits.set(site, id, checks, byHand, seen);
+      edits.set(site, id, checks, form.byHand(), form.seen());
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("own", List.copyOf(checks));
-      model.addAttribute("byHand", byHand);
-      return ofType(site, id, model);
+      reply.refuse(e);
+      reply.with("own", List.copyOf(checks));
+      reply.with("byHand", form.byHand());
+      return ofType(site, id, reply.model());
     }
-    Foot.say(to, "The checklist is saved. It holds for open articles of this type at once.");
+    reply.say("The checklist is saved. It holds for open articles of this type at once.");
     return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
   }
 
@@ -129,9 +123,9 @@ class ChecklistController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean gates,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.setGates(site, gates);
-    Foot.say(to, gates ? "Checklists hold publishing up." : "Checklists are only reminded of.");
+    reply.say(gates ? "Checklists hold publishing up." : "Checklists are only reminded of.");
     return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
   }
 }

@@ -86,14 +86,8 @@ public class ChecklistEdits implements Reversal {
         Right.MANAGE,
         "The checklist for a %s has %s."
             .formatted(type.name().toLowerCase(Locale.ROOT), Counted.of(wanted.size(), "item")),
-        Change.of(
-            Thing.CHECKLIST,
-            typeId,
-            CHECKLIST,
-            words(before),
-            words(wanted),
-            new KeptChecklist(before),
-            new KeptChecklist(wanted)));
+        Change.of(Thing.CHECKLIST, typeId, CHECKLIST, words(before), words(wanted))
+            .keeping(new KeptChecklist(before), new KeptChecklist(wanted)));
   }
 
   /** Names a checklist as it stands, on every node the same. */
@@ -174,7 +168,8 @@ public class ChecklistEdits implements Reversal {
         context,
         Right.MANAGE,
         gates ? "Checklists hold publishing up." : "Checklists are only reminded of.",
-        Change.of(Thing.CHECKLIST, "site", GATES, words(before), words(gates), before, gates));
+        Change.of(Thing.CHECKLIST, "site", GATES, words(before), words(gates))
+            .keeping(before, gates));
   }
 
   private static @Nullable String words(@Nullable Boolean gates) {

@@ -104,13 +104,12 @@ public class Checklists implements RoundReversal {
         Right.WORK,
         sentence.formatted(item.text(), round.reference()),
         Change.of(
-            Thing.ARTICLE,
-            number,
-            FIELD + item.text(),
-            done ? "open" : "right",
-            done ? "right" : "open",
-            done ? null : key,
-            done ? key : null));
+                Thing.ARTICLE,
+                number,
+                FIELD + item.text(),
+                done ? "open" : "right",
+                done ? "right" : "open")
+            .keeping(done ? null : key, done ? key : null));
   }
 
   /** Whether the person may tick it. */

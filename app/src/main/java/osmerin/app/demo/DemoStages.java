@@ -27,14 +27,16 @@ class DemoStages {
     SiteContext owner = in.as(DemoRecipes.OWNER);
     edits.add(owner, "Fact check", Phase.IN_HAND);
     change(
-        owner, "Fact check", "Fact check", "strategist", "2", "Check the facts, strategist, 0.5 h");
-    change(owner, "Editing", "Editing", "editor", "3", "");
+        owner,
+        "Fact check",
+        new Wanted("Fact check", "strategist", "2", "Check the facts, strategist, 0.5 h"));
+    change(owner, "Editing", new Wanted("Editing", "editor", "3", ""));
   }
 
   /** Sprocket Fen rides a route before it is written down, and says when a piece was shared. */
   void ofSprocketFen(DemoSite in) {
     SiteContext owner = in.as(DemoRecipes.OWNER);
-    change(owner, "Briefed", "Planned", "rider", "", "");
+    change(owner, "Briefed", new Wanted("Planned", "rider", "", ""));
     edits.add(owner, "Ridden", Phase.IN_HAND);
     long ridden = stage(owner, "Ridden").id();
     edits.shift(owner, ridden, false);
@@ -42,11 +44,14 @@ class DemoStages {
     edits.add(owner, "Shared", Phase.LIVE);
   }
 
-  private void change(
-      SiteContext owner, String stage, String name, String role, String due, String adds) {
+  private record Wanted(String name, String role, String due, String adds) {}
+
+  private void change(SiteContext owner, String stage, Wanted wanted) {
     Stages all = stages.of(owner.siteId());
     Stage its = stage(owner, stage);
-    StageForm form = new StageForm(name, its.phase(), role, due, "", adds, "");
+    StageForm form =
+        new StageForm(
+            wanted.name(), its.phase(), wanted.role(), wanted.due(), "", wanted.adds(), "");
     edits.change(owner, its.id(), form, StageEdits.seen(all));
   }
 

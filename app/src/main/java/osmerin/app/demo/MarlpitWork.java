@@ -73,8 +73,10 @@ class MarlpitWork {
         order("Reading a kiln's wiring diagram", "guide", "hydrometer for glaze", "Jory Pell"),
         month.in(4));
     firingSchedule(in);
-    refresh(in, 20, "touch-up", "Ready", month.in(1), "review", "change", "proof");
-    refresh(in, 24, "rewrite", "Editing", month.in(4), "brief", "draft", "pictures");
+    Round touchUp = refresh(in, 20, "touch-up", month.in(1));
+    worked(in, touchUp, "Ready", "review", "change", "proof");
+    Round rewrite = refresh(in, 24, "rewrite", month.in(4));
+    worked(in, rewrite, "Editing", "brief", "draft", "pictures");
     halfWritten(in, order("Mould in the clay bag", "post", "storing clay", "Mirela Voss"));
     briefs.waiting(
         in,
@@ -127,10 +129,11 @@ class MarlpitWork {
     acts.stage(in, round, Marlpit.EDITOR, "Drafting");
   }
 
-  private void refresh(
-      DemoSite in, int number, String depth, String stage, LocalDate day, String... done) {
-    Round round =
-        refreshing.begin(in.as(DemoArticles.STRATEGIST), number, in.typeIds().get(depth), day);
+  private Round refresh(DemoSite in, int number, String depth, LocalDate day) {
+    return refreshing.begin(in.as(DemoArticles.STRATEGIST), number, in.typeIds().get(depth), day);
+  }
+
+  private void worked(DemoSite in, Round round, String stage, String... done) {
     acts.tick(in, round, Marlpit.EDITOR, done);
     acts.stage(in, round, Marlpit.EDITOR, stage);
   }

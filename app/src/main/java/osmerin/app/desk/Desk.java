@@ -83,6 +83,10 @@ public record Desk(
       String path,
       @Nullable String beside,
       boolean alarming) {
+    Waiting with(@Nullable String words, boolean asAlarm) {
+      return new Waiting(ask, round, title, path, words, asAlarm);
+    }
+
     /** What is asked of them: "Review". */
     public String what() {
       return ask.label();

@@ -11,7 +11,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
@@ -179,7 +178,8 @@ public class DeskService {
           round.publication().failure() != null
               || planned.standing().state() == Standing.State.NOT_PUBLISHED;
       if (stuck && context.may(Right.EDIT) && concerns(context, round)) {
-        waiting.add(waiting(context, Ask.PUBLISH, round, "", round.publication().failure(), true));
+        waiting.add(
+            waiting(context, Ask.PUBLISH, round, "").with(round.publication().failure(), true));
       }
     }
   }
@@ -195,7 +195,8 @@ public class DeskService {
                 ? context.may(Right.EDIT) && concerns(context, round)
                 : freesIt(context, round);
         if (mine) {
-          waiting.add(waiting(context, Ask.STILL_HELD, round, "", round.hold().reason(), false));
+          waiting.add(
+              waiting(context, Ask.STILL_HELD, round, "").with(round.hold().reason(), false));
         }
       }
     }
@@ -232,13 +233,13 @@ public class DeskService {
     Set<Long> unsigned = briefs.waitingForSignOff(mine.stream().map(Round::id).toList());
     mine.stream()
         .filter(round -> unsigned.contains(round.id()) && briefs.asks(context, round))
-        .forEach(r -> waiting.add(waiting(context, Ask.SIGN_OFF, r, "/brief", null, false)));
+        .forEach(r -> waiting.add(waiting(context, Ask.SIGN_OFF, r, "/brief")));
   }
 
   private static void addReviews(
       SiteContext context, List<PlannedRound> open, Stages all, List<Waiting> waiting) {
     edited(context, open, all::isReview)
-        .forEach(r -> waiting.add(waiting(context, Ask.REVIEW, r, "/draft", null, false)));
+        .forEach(r -> waiting.add(waiting(context, Ask.REVIEW, r, "/draft")));
   }
 
   private static List<Round> edited(
@@ -250,20 +251,14 @@ public class DeskService {
         .toList();
   }
 
-  private static Waiting waiting(
-      SiteContext context,
-      Ask ask,
-      Round round,
-      String place,
-      @Nullable String beside,
-      boolean alarming) {
+  private static Waiting waiting(SiteContext context, Ask ask, Round round, String place) {
     return new Waiting(
         ask,
         round,
         round.reference() + " " + round.title(),
         context.base() + "/articles/" + round.reference() + place,
-        beside,
-        alarming);
+        null,
+        false);
   }
 
   private List<Round> leftOff(SiteContext context, List<PlannedRound> open) {

@@ -1,6 +1,5 @@
 package osmerin.app.drafts;
 
-import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -10,12 +9,11 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService;
 import osmerin.app.drafts.DraftService.Saved;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -69,27 +67,23 @@ class DraftController {
       @PathVariable ReferenceNumber number,
       @RequestParam String text,
       @RequestParam int seen,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     try {
       Saved saved = drafts.save(site, round, text, seen);
       if (saved instanceof Saved.Conflict conflict) {
-        response.setStatus(HttpStatus.CONFLICT.value());
-        model.addAttribute("conflict", conflict.theirs());
-        return page(site, round, text, conflict.theirs().ordinal(), model);
+        reply.status(HttpStatus.CONFLICT);
+        reply.with("conflict", conflict.theirs());
+        return page(site, round, text, conflict.theirs().ordinal(), reply.model());
       }
-      Foot.say(
-          to,
+      reply.say(
           saved instanceof Saved.Done done
               ? "Saved as version " + done.ordinal() + "."
               : "Nothing changed since the last version.");
       return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      return page(site, round, text, seen, model);
+      reply.refuse(e);
+      return page(site, round, text, seen, reply.model());
     }
   }
 
@@ -138,7 +132,7 @@ class DraftController {
       @PathVariable ReferenceNumber number,
       @PathVariable int ordinal,
       @RequestParam int seen,
-      RedirectAttributes to) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     Saved saved = drafts.save(site, round, drafts.version(round, ordinal).text(), seen);
     if (saved instanceof Saved.Conflict conflict) {
@@ -148,7 +142,7 @@ class DraftController {
               + conflict.theirs().ordinal()
               + " since. Check it first.");
     }
-    Foot.say(to, "Version " + ordinal + " is the draft again.");
+    reply.say("Version " + ordinal + " is the draft again.");
     return "redirect:/" + site.site().slug() + "/articles/" + round.reference() + "/draft";
   }
 }

@@ -127,13 +127,12 @@ public class DraftService implements RoundReversal {
         Right.WORK,
         "Version %s of the draft of %s was saved.".formatted(before + 1, round.reference()),
         Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            FIELD,
-            before == 0 ? null : "version " + before,
-            "version " + (before + 1),
-            before,
-            before + 1));
+                Thing.ARTICLE,
+                round.article().number(),
+                FIELD,
+                before == 0 ? null : "version " + before,
+                "version " + (before + 1))
+            .keeping(before, before + 1));
     return new Saved.Done(before + 1);
   }
 
@@ -152,13 +151,12 @@ public class DraftService implements RoundReversal {
     int before = latest(round).map(DraftVersion::ordinal).orElse(0);
     drafts.insertHandedIn(round.id(), text, Markdown.draft(text).words(), context.personId(), by);
     return Change.of(
-        Thing.ARTICLE,
-        round.article().number(),
-        FIELD,
-        before == 0 ? null : "version " + before,
-        "version " + (before + 1),
-        before,
-        before + 1);
+            Thing.ARTICLE,
+            round.article().number(),
+            FIELD,
+            before == 0 ? null : "version " + before,
+            "version " + (before + 1))
+        .keeping(before, before + 1);
   }
 
   @Override

@@ -12,6 +12,16 @@ import osmerin.core.evidence.WordRange;
 
 @Mapper
 interface EvidenceMapper {
+  /** Evidence as it is drawn. */
+  record Drawn(
+      long siteId,
+      String phrase,
+      String normal,
+      boolean simulated,
+      @Nullable String about,
+      Instant at,
+      List<String> missing) {}
+
   /** Evidence without its pages and terms. */
   record EvidenceRow(
       long id,
@@ -60,14 +70,7 @@ interface EvidenceMapper {
   /** From now on there is a later one. */
   void retire(@Param("siteId") long siteId, @Param("normal") String normal);
 
-  long insert(
-      @Param("siteId") long siteId,
-      @Param("phrase") String phrase,
-      @Param("normal") String normal,
-      @Param("simulated") boolean simulated,
-      @Param("about") @Nullable String about,
-      @Param("at") Instant at,
-      @Param("missing") List<String> missing);
+  long insert(Drawn drawn);
 
   void drawn(
       @Param("id") long id,

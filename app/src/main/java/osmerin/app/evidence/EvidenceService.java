@@ -148,13 +148,14 @@ public class EvidenceService {
     evidence.retire(context.siteId(), normal);
     long id =
         evidence.insert(
-            context.siteId(),
-            phrase,
-            normal,
-            found.simulated(),
-            found.about(),
-            clock.instant(),
-            found.missing());
+            new EvidenceMapper.Drawn(
+                context.siteId(),
+                phrase,
+                normal,
+                found.simulated(),
+                found.about(),
+                clock.instant(),
+                found.missing()));
     return evidence.lock(context.siteId(), id).orElseThrow();
   }
 

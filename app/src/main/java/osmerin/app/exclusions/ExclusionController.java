@@ -8,9 +8,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -44,18 +43,18 @@ class ExclusionController {
       SiteContext site,
       @RequestParam(required = false) @Nullable String text,
       @RequestParam(defaultValue = "WORDS") Kind kind,
-      RedirectAttributes to) {
+      Reply reply) {
     int gone = exclusions.add(site, kind, text);
-    Foot.say(
-        to, Counted.of(gone, "keyword") + " out of sight, and any that comes with a later import.");
+    reply.say(
+        Counted.of(gone, "keyword") + " out of sight, and any that comes with a later import.");
     return "redirect:" + site.base() + "/research/excluded";
   }
 
   @PostMapping("/{id}/remove")
   @Needs(Right.IMPORT)
-  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String remove(SiteContext site, @PathVariable long id, Reply reply) {
     int back = exclusions.remove(site, id);
-    Foot.say(to, Counted.of(back, "keyword") + " came back.");
+    reply.say(Counted.of(back, "keyword") + " came back.");
     return "redirect:" + site.base() + "/research/excluded";
   }
 }

@@ -157,14 +157,8 @@ public class Exclusions implements Reversal {
         entries.size() == 1 ? entries.get(0).text() : Counted.of(entries.size(), "keyword");
     return new ArrayList<>(
         List.of(
-            Change.of(
-                Thing.EXCLUSION,
-                edit,
-                ENTRY,
-                added ? null : text,
-                added ? text : null,
-                HandEdits.BEFORE,
-                HandEdits.AFTER)));
+            Change.of(Thing.EXCLUSION, edit, ENTRY, added ? null : text, added ? text : null)
+                .keeping(HandEdits.BEFORE, HandEdits.AFTER)));
   }
 
   /**

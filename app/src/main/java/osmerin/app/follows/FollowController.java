@@ -5,8 +5,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -29,17 +28,17 @@ class FollowController {
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "") String rule,
       @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
+      Reply reply) {
     follows.set(site, number.number(), rule, anyway);
-    Foot.say(to, "The date of " + number + " now follows the other article.");
+    reply.say("The date of " + number + " now follows the other article.");
     return back(site, number);
   }
 
   @PostMapping("/let-go")
   @Needs(Right.EDIT)
-  String letGo(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+  String letGo(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     follows.letGo(site, number.number());
-    Foot.say(to, "The date of " + number + " stays as it is.");
+    reply.say("The date of " + number + " stays as it is.");
     return back(site, number);
   }
 

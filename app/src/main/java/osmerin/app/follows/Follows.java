@@ -229,24 +229,22 @@ public class Follows implements RoundReversal, DateFollowers {
     follows.remove(round.id());
     return List.of(
         Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            FIELD,
-            DayAfterText.of(before.day()) + " another",
-            null,
-            KeptFollow.of(before),
-            null));
+                Thing.ARTICLE,
+                round.article().number(),
+                FIELD,
+                DayAfterText.of(before.day()) + " another",
+                null)
+            .keeping(KeptFollow.of(before), null));
   }
 
   private Change change(SiteContext context, Round round, @Nullable Follow before, Follow after) {
     return Change.of(
-        Thing.ARTICLE,
-        round.article().number(),
-        FIELD,
-        before == null ? null : words(before, round(context, before.otherRoundId())),
-        words(after, round(context, after.otherRoundId())),
-        before == null ? null : KeptFollow.of(before),
-        KeptFollow.of(after));
+            Thing.ARTICLE,
+            round.article().number(),
+            FIELD,
+            before == null ? null : words(before, round(context, before.otherRoundId())),
+            words(after, round(context, after.otherRoundId())))
+        .keeping(before == null ? null : KeptFollow.of(before), KeptFollow.of(after));
   }
 
   private Round round(SiteContext context, long roundId) {

@@ -30,8 +30,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.GroupsTaken;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.WorkKind;
 import osmerin.app.work.WorkStoppedException;
@@ -78,8 +77,7 @@ public class EvidenceJob {
   private final EvidenceService evidence;
   private final GroupService groups;
   private final LongWork work;
-  private final SiteService sites;
-  private final TeamService team;
+  private final OnBehalf onBehalf;
   private final Clock clock;
   private final boolean ahead;
 
@@ -88,16 +86,14 @@ public class EvidenceJob {
       EvidenceService evidence,
       GroupService groups,
       LongWork work,
-      SiteService sites,
-      TeamService team,
+      OnBehalf onBehalf,
       Clock clock,
       @Value("${osmerin.evidence.ahead:true}") boolean ahead) {
     this.jobs = jobs;
     this.evidence = evidence;
     this.groups = groups;
     this.work = work;
-    this.sites = sites;
-    this.team = team;
+    this.onBehalf = onBehalf;
     this.clock = clock;
     this.ahead = ahead;
   }
@@ -148,7 +144,7 @@ public class EvidenceJob {
 
   /** Open to this package, since the job calls it through a proxy. */
   void run(Order order) {
-    SiteContext context = sites.onBehalfOf(order.siteId(), team.signedIn(order.personId()));
+    SiteContext context = onBehalf.of(order.siteId(), order.personId());
     if (order.work() != null && work.get(context, order.work()).isOver()) {
       return;
     }

@@ -1,11 +1,9 @@
 package osmerin.app.gathering;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,13 +12,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.evidence.KeptPage;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -86,11 +83,11 @@ class GroupEvidenceController {
   /** Evidence for one group; whoever asked waits a moment for it. */
   @PostMapping("/{id}/evidence")
   @Needs(Right.EDIT)
-  String fetch(SiteContext site, @PathVariable long id, Model model, HttpServletResponse response) {
+  String fetch(SiteContext site, @PathVariable long id, Reply reply) {
     try {
       return "redirect:" + work.awaited(site, job.order(site, List.of(id), path(site, id)));
     } catch (RefusedException e) {
-      return refused(site, id, String.valueOf(e.getMessage()), model, response);
+      return refused(site, id, String.valueOf(e.getMessage()), reply);
     }
   }
 
@@ -113,39 +110,32 @@ class GroupEvidenceController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String title,
       @RequestParam(defaultValue = "") String text,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to) {
+      Reply reply) {
     try {
       brought.paste(site, id, title, text);
     } catch (RefusedException e) {
-      model.addAttribute("pastedTitle", title);
-      model.addAttribute("pastedText", text);
-      return refused(site, id, String.valueOf(e.getMessage()), model, response);
+      reply.with("pastedTitle", title);
+      reply.with("pastedText", text);
+      return refused(site, id, String.valueOf(e.getMessage()), reply);
     }
-    return added(site, id, "The text is added.", to);
+    return added(site, id, "The text is added.", reply);
   }
 
   @PostMapping("/{id}/evidence/file")
   @Needs(Right.EDIT)
   String file(
-      SiteContext site,
-      @PathVariable long id,
-      @RequestParam MultipartFile file,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to)
+      SiteContext site, @PathVariable long id, @RequestParam MultipartFile file, Reply reply)
       throws IOException {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     if (name.isEmpty()) {
-      return refused(site, id, "Choose a file first.", model, response);
+      return refused(site, id, "Choose a file first.", reply);
     }
     try {
       SavedPages saved = brought.upload(site, id, name, file.getBytes());
-      to.addFlashAttribute("passedOver", saved.passedOver());
-      return added(site, id, Counted.of(saved.pages().size(), "page") + " added.", to);
+      reply.next("passedOver", saved.passedOver());
+      return added(site, id, Counted.of(saved.pages().size(), "page") + " added.", reply);
     } catch (UnreadableFileException | RefusedException e) {
-      return refused(site, id, name + ": " + e.getMessage(), model, response);
+      return refused(site, id, name + ": " + e.getMessage(), reply);
     }
   }
 
@@ -155,46 +145,43 @@ class GroupEvidenceController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(defaultValue = "") String address,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to) {
+      Reply reply) {
     try {
       brought.fetch(site, id, address);
     } catch (UnreadableFileException | RefusedException e) {
-      model.addAttribute("typedAddress", address);
-      return refused(site, id, String.valueOf(e.getMessage()), model, response);
+      reply.with("typedAddress", address);
+      return refused(site, id, String.valueOf(e.getMessage()), reply);
     }
-    return added(site, id, "The page is added.", to);
+    return added(site, id, "The page is added.", reply);
   }
 
-  private static String added(SiteContext site, long id, String said, RedirectAttributes to) {
-    Foot.say(to, said);
+  private static String added(SiteContext site, long id, String said, Reply reply) {
+    reply.say(said);
     return "redirect:" + path(site, id);
   }
 
-  private String refused(
-      SiteContext site, long id, String fault, Model model, HttpServletResponse response) {
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("fault", fault);
-    return evidence(site, id, null, model);
+  private String refused(SiteContext site, long id, String fault, Reply reply) {
+    return evidence(site, id, null, reply.refuse(fault).model());
   }
 
   /**
-   * Leaves a page out, or takes it in again.
+   * What is sent to {@link #leaveOut}.
    *
    * @param seen the evidence that the person looked at
    */
+  record LeaveOutForm(@RequestParam long seen, @RequestParam boolean out) {}
+
+  /** Leaves a page out, or takes it in again. */
   @PostMapping("/{id}/evidence/pages/{position}/out")
   @Needs(Right.EDIT)
   String leaveOut(
       SiteContext site,
       @PathVariable long id,
       @PathVariable int position,
-      @RequestParam long seen,
-      @RequestParam boolean out,
-      RedirectAttributes to) {
-    evidence.leaveOut(site, seen, position, out);
-    return added(site, id, out ? "The page is left out." : "The page counts again.", to);
+      LeaveOutForm form,
+      Reply reply) {
+    evidence.leaveOut(site, form.seen(), position, form.out());
+    return added(site, id, form.out() ? "The page is left out." : "The page counts again.", reply);
   }
 
   @PostMapping("/{id}/evidence/pages/{position}/remove")
@@ -204,25 +191,25 @@ class GroupEvidenceController {
       @PathVariable long id,
       @PathVariable int position,
       @RequestParam long seen,
-      RedirectAttributes to) {
+      Reply reply) {
     evidence.remove(site, seen, position);
-    return added(site, id, "The page is removed.", to);
+    return added(site, id, "The page is removed.", reply);
   }
+
+  /** What is sent to {@link #put}. */
+  record PutForm(
+      @PathVariable int position,
+      @PathVariable int block,
+      @RequestParam long seen,
+      @RequestParam boolean in) {}
 
   /** Puts a block of a page in or out. */
   @PostMapping("/{id}/evidence/pages/{position}/blocks/{block}")
   @Needs(Right.EDIT)
-  String put(
-      SiteContext site,
-      @PathVariable long id,
-      @PathVariable int position,
-      @PathVariable int block,
-      @RequestParam long seen,
-      @RequestParam boolean in,
-      RedirectAttributes to) {
-    evidence.put(site, seen, position, block, in);
-    Foot.say(to, in ? "The block counts now." : "The block is left out.");
-    return "redirect:" + path(site, id) + "/pages/" + position + "#b" + block;
+  String put(SiteContext site, @PathVariable long id, PutForm form, Reply reply) {
+    evidence.put(site, form.seen(), form.position(), form.block(), form.in());
+    reply.say(form.in() ? "The block counts now." : "The block is left out.");
+    return "redirect:" + path(site, id) + "/pages/" + form.position() + "#b" + form.block();
   }
 
   private static String path(SiteContext site, long id) {

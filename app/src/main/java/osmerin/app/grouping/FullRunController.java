@@ -8,9 +8,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -29,23 +28,26 @@ class FullRunController {
     this.runs = runs;
   }
 
-  @GetMapping
-  @Needs(Right.IMPORT)
-  String preview(
-      SiteContext site,
+  /** What is sent to {@link #preview}. */
+  record PreviewForm(
       @RequestParam(required = false) @Nullable Integer minShared,
       @RequestParam(required = false) @Nullable String mode,
       @RequestParam(required = false) @Nullable Integer near,
-      @RequestParam(defaultValue = "1") int page,
-      Model model) {
+      @RequestParam(defaultValue = "1") int page) {}
+
+  @GetMapping
+  @Needs(Right.IMPORT)
+  String preview(SiteContext site, PreviewForm form, Model model) {
     GroupingSettings now = runs.settings(site);
     RunPreview preview =
         runs.preview(
             site,
-            minShared == null ? now.minShared() : minShared,
-            mode(mode, now.mode()),
-            near == null || !GroupingSettings.isNear(near) ? now.near() : near);
-    Paging paging = new Paging(page, PAGE, preview.moves().size());
+            form.minShared() == null ? now.minShared() : form.minShared(),
+            mode(form.mode(), now.mode()),
+            form.near() == null || !GroupingSettings.isNear(form.near())
+                ? now.near()
+                : form.near());
+    Paging paging = new Paging(form.page(), PAGE, preview.moves().size());
     model.addAttribute("now", now);
     model.addAttribute("least", GroupingSettings.NEAREST_APART);
     model.addAttribute("most", GroupingSettings.MOST_APART);
@@ -68,17 +70,23 @@ class FullRunController {
     return otherwise;
   }
 
-  @PostMapping
-  @Needs(Right.IMPORT)
-  String apply(
-      SiteContext site,
+  /** What is sent to {@link #apply}. */
+  record ApplyForm(
       @RequestParam int minShared,
       @RequestParam String mode,
       @RequestParam(required = false) @Nullable Integer near,
-      @RequestParam(defaultValue = "") String seal,
-      RedirectAttributes to) {
-    runs.apply(site, minShared, mode(mode, Mode.LOOSE), near(site, near), seal);
-    Foot.say(to, "All keywords are regrouped.");
+      @RequestParam(defaultValue = "") String seal) {}
+
+  @PostMapping
+  @Needs(Right.IMPORT)
+  String apply(SiteContext site, ApplyForm form, Reply reply) {
+    runs.apply(
+        site,
+        form.minShared(),
+        mode(form.mode(), Mode.LOOSE),
+        near(site, form.near()),
+        form.seal());
+    reply.say("All keywords are regrouped.");
     return "redirect:" + site.base() + "/research";
   }
 
@@ -90,9 +98,9 @@ class FullRunController {
       @RequestParam int minShared,
       @RequestParam String mode,
       @RequestParam(required = false) @Nullable Integer near,
-      RedirectAttributes to) {
+      Reply reply) {
     runs.choose(site, minShared, mode(mode, Mode.LOOSE), near(site, near));
-    Foot.say(to, "Later imports are grouped this way. Nothing was moved.");
+    reply.say("Later imports are grouped this way. Nothing was moved.");
     return "redirect:" + site.base() + "/research/regroup";
   }
 }

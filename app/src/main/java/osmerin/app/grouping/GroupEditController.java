@@ -9,10 +9,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.groups.GroupService;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -49,26 +48,27 @@ class GroupEditController {
     this.groupService = groupService;
   }
 
-  /** Changes all marked groups. */
-  @PostMapping("/bulk")
-  @Needs(Right.IMPORT)
-  String bulk(
-      SiteContext site,
+  /** What is sent to {@link #bulk}. */
+  record BulkForm(
       @RequestParam(required = false) @Nullable List<Long> marked,
       @RequestParam What what,
       @RequestParam(required = false) @Nullable String value,
       @RequestParam(required = false) @Nullable SearchIntent intent,
-      @RequestParam(required = false) @Nullable FunnelStage stage,
-      RedirectAttributes to) {
-    List<Long> ids = marked == null ? List.of() : marked;
-    switch (what) {
-      case MERGE -> edits.merge(site, ids, target(site, ids, value));
-      case TOPIC -> marks.toTopic(site, ids, value);
+      @RequestParam(required = false) @Nullable FunnelStage stage) {}
+
+  /** Changes all marked groups. */
+  @PostMapping("/bulk")
+  @Needs(Right.IMPORT)
+  String bulk(SiteContext site, BulkForm form, Reply reply) {
+    List<Long> ids = form.marked() == null ? List.of() : form.marked();
+    switch (form.what()) {
+      case MERGE -> edits.merge(site, ids, target(site, ids, form.value()));
+      case TOPIC -> marks.toTopic(site, ids, form.value());
       case INTENT -> {
-        if (intent == null || stage == null) {
+        if (form.intent() == null || form.stage() == null) {
           throw new RefusedException("Choose an intent and a funnel stage.");
         }
-        marks.setIntent(site, ids, intent, stage);
+        marks.setIntent(site, ids, form.intent(), form.stage());
       }
       case LOCK -> marks.lock(site, ids, true);
       case UNLOCK -> marks.lock(site, ids, false);
@@ -76,7 +76,7 @@ class GroupEditController {
       case ARCHIVE -> marks.archive(site, ids, true);
       case RESTORE -> marks.archive(site, ids, false);
     }
-    Foot.say(to, words(what, ids.size()));
+    reply.say(words(form.what(), ids.size()));
     return "redirect:" + site.base() + "/research";
   }
 
@@ -113,10 +113,10 @@ class GroupEditController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable List<Long> marked,
-      RedirectAttributes to) {
+      Reply reply) {
     List<Long> ids = marked == null ? List.of() : marked;
     edits.move(site, ids, id);
-    Foot.say(to, Counted.of(ids.size(), "keyword") + " moved.");
+    reply.say(Counted.of(ids.size(), "keyword") + " moved.");
     return here(site, id);
   }
 
@@ -127,9 +127,9 @@ class GroupEditController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable List<Long> marked,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.merge(site, marked == null ? List.of() : marked, id);
-    Foot.say(to, words(What.MERGE, 2));
+    reply.say(words(What.MERGE, 2));
     return here(site, id);
   }
 
@@ -140,9 +140,9 @@ class GroupEditController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String seen,
-      RedirectAttributes to) {
+      Reply reply) {
     marks.rename(site, id, name, seen);
-    Foot.say(to, "The group has its name; no import changes it.");
+    reply.say("The group has its name; no import changes it.");
     return here(site, id);
   }
 
@@ -158,10 +158,9 @@ class GroupEditController {
 
   @PostMapping("/{id}/split")
   @Needs(Right.IMPORT)
-  String split(
-      SiteContext site, @PathVariable long id, @RequestParam int parts, RedirectAttributes to) {
+  String split(SiteContext site, @PathVariable long id, @RequestParam int parts, Reply reply) {
     edits.splitAsProposed(site, id, parts);
-    Foot.say(to, "The group is " + Counted.of(parts, "group") + " now.");
+    reply.say("The group is " + Counted.of(parts, "group") + " now.");
     return here(site, id);
   }
 

@@ -8,6 +8,15 @@ import osmerin.core.intent.SearchIntent;
 
 @Mapper
 interface GroupMarkMapper {
+  /** An intent as it is said. */
+  record Intended(
+      long siteId,
+      long id,
+      SearchIntent intent,
+      FunnelStage stage,
+      boolean pinned,
+      String reason) {}
+
   int rename(
       @Param("siteId") long siteId,
       @Param("id") long id,
@@ -23,13 +32,7 @@ interface GroupMarkMapper {
       @Param("topicId") @Nullable Long topicId,
       @Param("seen") @Nullable Long seen);
 
-  void setIntent(
-      @Param("siteId") long siteId,
-      @Param("id") long id,
-      @Param("intent") SearchIntent intent,
-      @Param("stage") FunnelStage stage,
-      @Param("pinned") boolean pinned,
-      @Param("reason") String reason);
+  void setIntent(Intended intended);
 
   int archiveGroup(@Param("siteId") long siteId, @Param("id") long id, @Param("away") boolean away);
 }

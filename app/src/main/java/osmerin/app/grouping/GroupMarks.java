@@ -77,20 +77,15 @@ public class GroupMarks implements Reversal {
       return;
     }
     if (marks.rename(context.siteId(), id, typed, true, seen) == 0) {
-      throw GivenName.conflict(context, history, Thing.GROUP, id, group.name(), typed);
+      throw GivenName.conflict(
+          group.name(), typed, history.lastBy(context, Thing.GROUP, id, GivenName.FIELD));
     }
     history.note(
         context,
         Right.IMPORT,
         "The group “%s” is now “%s”.".formatted(group.name(), typed),
-        Change.of(
-            Thing.GROUP,
-            id,
-            GivenName.FIELD,
-            group.name(),
-            typed,
-            new Named(group.name(), group.namePinned()),
-            new Named(typed, true)));
+        Change.of(Thing.GROUP, id, GivenName.FIELD, group.name(), typed)
+            .keeping(new Named(group.name(), group.namePinned()), new Named(typed, true)));
   }
 
   /** A name, and whether it outlives runs. */
@@ -185,7 +180,7 @@ public class GroupMarks implements Reversal {
     if (from != null) {
       topicService.touch(context, from);
     }
-    return Change.of(Thing.GROUP, group.id(), TOPIC, group.topic(), name, from, topic);
+    return Change.of(Thing.GROUP, group.id(), TOPIC, group.topic(), name).keeping(from, topic);
   }
 
   /** Says what people who search for these groups want, and how far they are. */
@@ -205,8 +200,8 @@ public class GroupMarks implements Reversal {
             return null;
           }
           put(context, group.id(), after);
-          return Change.of(
-              Thing.GROUP, group.id(), INTENT, before.words(), after.words(), before, after);
+          return Change.of(Thing.GROUP, group.id(), INTENT, before.words(), after.words())
+              .keeping(before, after);
         });
   }
 
@@ -220,12 +215,13 @@ public class GroupMarks implements Reversal {
 
   private void put(SiteContext context, long id, Meaning meaning) {
     marks.setIntent(
-        context.siteId(),
-        id,
-        meaning.intent(),
-        meaning.stage(),
-        meaning.pinned(),
-        meaning.reason());
+        new GroupMarkMapper.Intended(
+            context.siteId(),
+            id,
+            meaning.intent(),
+            meaning.stage(),
+            meaning.pinned(),
+            meaning.reason()));
   }
 
   @Override

@@ -155,7 +155,7 @@ public class HandEdits implements Reversal {
 
   /** The change that an edit is in the history. */
   static Change kept(long edit) {
-    return Change.of(Thing.GROUPING, edit, KEYWORDS, null, null, BEFORE, AFTER);
+    return Change.of(Thing.GROUPING, edit, KEYWORDS, null, null).keeping(BEFORE, AFTER);
   }
 
   /** Keeps where the keywords were and where they are to be. */

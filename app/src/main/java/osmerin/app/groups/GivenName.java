@@ -1,11 +1,9 @@
 package osmerin.app.groups;
 
 import java.util.Map;
-import osmerin.app.history.History;
-import osmerin.app.history.Thing;
+import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.site.SiteContext;
 
 /** What holds for every name that a person gives to a topic or a group. */
 public final class GivenName {
@@ -28,9 +26,8 @@ public final class GivenName {
   }
 
   /** Somebody else named the thing: both names are shown. */
-  public static ConflictException conflict(
-      SiteContext context, History history, Thing thing, long id, String now, String wanted) {
+  public static ConflictException conflict(String now, String wanted, @Nullable String by) {
     return new ConflictException(
-        now, FIELD, now, wanted, history.lastBy(context, thing, id, FIELD), Map.of("seen", now));
+        new ConflictException.Field(now, FIELD), now, wanted, by, Map.of("seen", now));
   }
 }

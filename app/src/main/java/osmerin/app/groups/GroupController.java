@@ -1,6 +1,5 @@
 package osmerin.app.groups;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -10,7 +9,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.articles.CommissionForm;
@@ -20,6 +18,7 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -126,20 +125,13 @@ class GroupController {
   @PostMapping("/groups/{id}/commission")
   @Needs(Right.COMMISSION)
   String commission(
-      SiteContext site,
-      @PathVariable long id,
-      CommissionForm.Answers answers,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable long id, CommissionForm.Answers answers, Reply reply) {
     Group group = groups.group(site, id);
     return commissioning.submit(
         site,
         answers,
         context(site, group),
-        model,
-        response,
-        to,
+        reply,
         commission -> articles.commission(site, commission));
   }
 

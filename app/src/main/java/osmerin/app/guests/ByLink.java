@@ -29,10 +29,9 @@ import osmerin.app.runups.StepGuide;
 import osmerin.app.runups.StepGuides;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Right;
-import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
+import osmerin.app.team.OnBehalf;
 import osmerin.app.team.TeamService;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.runup.Completion;
@@ -52,7 +51,7 @@ public class ByLink {
   private final BriefPages briefs;
   private final OutsideDrafts drafts;
   private final StepGuides guides;
-  private final SiteService sites;
+  private final OnBehalf onBehalf;
   private final TeamService team;
   private final History history;
   private final Notices notices;
@@ -65,7 +64,7 @@ public class ByLink {
       BriefPages briefs,
       OutsideDrafts drafts,
       StepGuides guides,
-      SiteService sites,
+      OnBehalf onBehalf,
       TeamService team,
       History history,
       Notices notices,
@@ -76,7 +75,7 @@ public class ByLink {
     this.briefs = briefs;
     this.drafts = drafts;
     this.guides = guides;
-    this.sites = sites;
+    this.onBehalf = onBehalf;
     this.team = team;
     this.history = history;
     this.notices = notices;
@@ -176,8 +175,7 @@ public class ByLink {
 
   /** Acts as the guest: nothing but their own steps is open to them. */
   private SiteContext context(GuestLink link) {
-    Site site = sites.get(link.siteId());
-    return new SiteContext(site, team.signedIn(link.personId()), Role.GUEST, sites.today(site));
+    return onBehalf.guest(link.siteId(), link.personId());
   }
 
   /**

@@ -1,7 +1,6 @@
 package osmerin.app.guests;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.Optional;
@@ -15,7 +14,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.drafts.OutsideDrafts;
 import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.LinkDoor;
@@ -23,6 +21,7 @@ import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 
@@ -47,23 +46,18 @@ class ByLinkController {
 
   @GetMapping
   @Needs(Right.BY_LINK)
-  String open(
-      @PathVariable String token,
-      HttpServletRequest request,
-      HttpServletResponse response,
-      Model model) {
-    return page(token, request, response, model);
+  String open(@PathVariable String token, HttpServletRequest request, Reply reply) {
+    return page(token, request, reply);
   }
 
-  private String page(
-      String token, HttpServletRequest request, HttpServletResponse response, Model model) {
+  private String page(String token, HttpServletRequest request, Reply reply) {
     Optional<GuestLink> link = byLink.find(token);
-    Optional<String> gone = door.shut(byLink.state(link), request, response);
-    model.addAttribute("gone", gone.orElse(null));
+    Optional<String> gone = door.shut(byLink.state(link), request, reply.response());
+    reply.with("gone", gone.orElse(null));
     if (gone.isEmpty()) {
-      model.addAttribute("opened", byLink.open(link.orElseThrow()));
+      reply.with("opened", byLink.open(link.orElseThrow()));
     }
-    model.addAttribute("token", token);
+    reply.with("token", token);
     return "guests/by-link";
   }
 
@@ -74,14 +68,12 @@ class ByLinkController {
       @PathVariable String key,
       @RequestParam boolean done,
       HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes to,
-      Model model)
+      Reply reply)
       throws IOException {
-    to.addFlashAttribute("said", done ? "Ticked. Thank you." : "It is open again.");
-    return act(token, link -> byLink.tick(link, key, done), request, response, model)
+    reply.next("said", done ? "Ticked. Thank you." : "It is open again.");
+    return act(token, link -> byLink.tick(link, key, done), request, reply)
         ? back(token)
-        : page(token, request, response, model);
+        : page(token, request, reply);
   }
 
   @PostMapping("/note")
@@ -90,15 +82,13 @@ class ByLinkController {
       @PathVariable String token,
       @RequestParam String text,
       HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes to,
-      Model model)
+      Reply reply)
       throws IOException {
-    model.addAttribute("typed", text);
-    to.addFlashAttribute("said", "Your note was left.");
-    return act(token, link -> byLink.note(link, text), request, response, model)
+    reply.with("typed", text);
+    reply.next("said", "Your note was left.");
+    return act(token, link -> byLink.note(link, text), request, reply)
         ? back(token)
-        : page(token, request, response, model);
+        : page(token, request, reply);
   }
 
   @PostMapping("/file")
@@ -107,16 +97,14 @@ class ByLinkController {
       @PathVariable String token,
       @RequestParam MultipartFile file,
       HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes to,
-      Model model)
+      Reply reply)
       throws IOException {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
-    model.addAttribute("sentFile", name);
-    to.addFlashAttribute("said", "Your file was handed in.");
-    return act(token, link -> byLink.hand(link, name, content(file)), request, response, model)
+    reply.with("sentFile", name);
+    reply.next("said", "Your file was handed in.");
+    return act(token, link -> byLink.hand(link, name, content(file)), request, reply)
         ? back(token)
-        : page(token, request, response, model);
+        : page(token, request, reply);
   }
 
   private static byte[] content(MultipartFile file) throws IOException {
@@ -133,21 +121,19 @@ class ByLinkController {
       @PathVariable String token,
       @ModelAttribute OutsideDrafts.Sent sent,
       HttpServletRequest request,
-      HttpServletResponse response,
-      RedirectAttributes to,
-      Model model)
+      Reply reply)
       throws IOException {
-    model.addAttribute("typedDraft", sent.typed());
-    model.addAttribute("sentFile", sent.fileName());
+    reply.with("typedDraft", sent.typed());
+    reply.with("sentFile", sent.fileName());
     if (sent.isHandedIn()) {
-      to.addFlashAttribute("said", OutsideDrafts.THANKS);
-      if (act(token, link -> byLink.handIn(link, sent.draft()), request, response, model)) {
+      reply.next("said", OutsideDrafts.THANKS);
+      if (act(token, link -> byLink.handIn(link, sent.draft()), request, reply)) {
         return back(token);
       }
     } else {
-      act(token, link -> check(link, sent, model), request, response, model);
+      act(token, link -> check(link, sent, reply.model()), request, reply);
     }
-    return page(token, request, response, model);
+    return page(token, request, reply);
   }
 
   private void check(GuestLink link, OutsideDrafts.Sent sent, Model model) throws IOException {
@@ -161,8 +147,7 @@ class ByLinkController {
   }
 
   /** Whether it was done; otherwise the page is to say why not, with what was typed kept. */
-  private boolean act(
-      String token, Act act, HttpServletRequest request, HttpServletResponse response, Model model)
+  private boolean act(String token, Act act, HttpServletRequest request, Reply reply)
       throws IOException {
     Optional<GuestLink> link = byLink.find(token);
     if (byLink.state(link) != State.WORKS) {
@@ -170,19 +155,18 @@ class ByLinkController {
     }
     Optional<Duration> wait = guard.useLink(token);
     if (wait.isPresent()) {
-      long seconds = TooOften.say(response, wait.get());
-      model.addAttribute("fault", "Too many changes in a row. Wait %s seconds.".formatted(seconds));
+      long seconds = TooOften.say(reply.response(), wait.get());
+      reply.with("fault", "Too many changes in a row. Wait %s seconds.".formatted(seconds));
       return false;
     }
     try {
       act.through(link.get());
       return true;
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
+      reply.refuse(e);
     } catch (NotFoundException e) {
-      response.setStatus(HttpStatus.NOT_FOUND.value());
-      model.addAttribute("fault", "That step is not yours any more.");
+      reply.status(HttpStatus.NOT_FOUND);
+      reply.with("fault", "That step is not yours any more.");
     }
     return false;
   }

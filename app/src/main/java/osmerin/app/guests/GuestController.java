@@ -11,8 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -29,29 +28,24 @@ class GuestController {
     this.guests = guests;
   }
 
+  /** What is sent to {@link #ask}. */
+  record AskForm(
+      @RequestParam String name, @RequestParam String mail, @RequestParam StepRole role) {}
+
   @PostMapping
   @Needs(Right.EDIT)
-  String ask(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam String name,
-      @RequestParam String mail,
-      @RequestParam StepRole role,
-      RedirectAttributes to) {
-    guests.ask(site, number.number(), name, mail, role);
-    Foot.say(to, name.strip() + " is asked, and has a link by mail.");
+  String ask(SiteContext site, @PathVariable ReferenceNumber number, AskForm form, Reply reply) {
+    guests.ask(site, number.number(), form.name(), form.mail(), form.role());
+    reply.say(form.name().strip() + " is asked, and has a link by mail.");
     return back(site, number);
   }
 
   @PostMapping("/{id}/send")
   @Needs(Right.EDIT)
   String send(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @PathVariable long id,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable ReferenceNumber number, @PathVariable long id, Reply reply) {
     guests.send(site, number.number(), id);
-    Foot.say(to, "The link is on its way by mail.");
+    reply.say("The link is on its way by mail.");
     return back(site, number);
   }
 
@@ -62,21 +56,18 @@ class GuestController {
       @PathVariable ReferenceNumber number,
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean shown,
-      RedirectAttributes to) {
+      Reply reply) {
     guests.showBrief(site, number.number(), id, shown);
-    Foot.say(to, shown ? "The link shows the brief now." : "The link shows no brief.");
+    reply.say(shown ? "The link shows the brief now." : "The link shows no brief.");
     return back(site, number);
   }
 
   @PostMapping("/{id}/revoke")
   @Needs(Right.EDIT)
   String revoke(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @PathVariable long id,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable ReferenceNumber number, @PathVariable long id, Reply reply) {
     guests.revoke(site, number.number(), id);
-    Foot.say(to, "The link no longer works.");
+    reply.say("The link no longer works.");
     return back(site, number);
   }
 

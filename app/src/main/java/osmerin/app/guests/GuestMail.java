@@ -8,11 +8,9 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.notices.GuestTeller;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.rounds.Round;
-import osmerin.app.site.Role;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 import osmerin.core.article.ReferenceNumber;
 
 /** Mails guests what they can do, each with the link to the article it is about. */
@@ -31,22 +29,19 @@ class GuestMail implements GuestTeller {
 
   private final Guests guests;
   private final ArticleService articles;
-  private final TeamService team;
-  private final SiteService sites;
+  private final OnBehalf onBehalf;
 
-  GuestMail(Guests guests, ArticleService articles, TeamService team, SiteService sites) {
+  GuestMail(Guests guests, ArticleService articles, OnBehalf onBehalf) {
     this.guests = guests;
     this.articles = articles;
-    this.team = team;
-    this.sites = sites;
+    this.onBehalf = onBehalf;
   }
 
   @Override
   public void tell(Site site, long guest, NoticeKind kind, String text, String path) {
     Matcher article = ARTICLE.matcher(path);
     if (THEIRS.contains(kind) && article.find()) {
-      SiteContext context =
-          new SiteContext(site, team.signedIn(guest), Role.GUEST, sites.today(site));
+      SiteContext context = onBehalf.guest(site.id(), guest);
       int number = ReferenceNumber.read(article.group(1)).orElseThrow().number();
       Round round = articles.get(context, number);
       guests.link(round, guest).ifPresent(link -> guests.mail(site.name(), link, text));

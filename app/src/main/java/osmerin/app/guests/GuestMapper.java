@@ -9,6 +9,15 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface GuestMapper {
+  /** A link as it is made. */
+  record MadeLink(
+      long personId,
+      long articleId,
+      String token,
+      boolean withBrief,
+      Instant now,
+      Instant expiresAt) {}
+
   /** A file as it is downloaded. */
   record StoredFile(String name, byte[] content) {}
 
@@ -23,13 +32,7 @@ interface GuestMapper {
       @Param("name") String name,
       @Param("initials") String initials);
 
-  long insertLink(
-      @Param("personId") long personId,
-      @Param("articleId") long articleId,
-      @Param("token") String token,
-      @Param("withBrief") boolean withBrief,
-      @Param("now") Instant now,
-      @Param("expiresAt") Instant expiresAt);
+  long insertLink(MadeLink madeLink);
 
   /** The last link of every guest of an article, whether it works or not. */
   List<GuestLink> ofArticle(@Param("articleId") long articleId);

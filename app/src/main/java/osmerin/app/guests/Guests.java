@@ -152,7 +152,9 @@ public class Guests {
     Instant now = clock.instant();
     String token = SecretToken.fresh();
     long article = round.article().id();
-    guests.insertLink(guest, article, token, writes(round, guest), now, now.plus(VALID));
+    guests.insertLink(
+        new GuestMapper.MadeLink(
+            guest, article, token, writes(round, guest), now, now.plus(VALID)));
     return guests.byToken(token).orElseThrow();
   }
 

@@ -26,19 +26,17 @@ public record Change(
   /** One that can be taken back, its values being words already. */
   public static Change of(
       Thing thing, Object key, String field, @Nullable String before, @Nullable String after) {
-    return of(thing, key, field, before, after, before, after);
+    return new Change(thing, key.toString(), field, before, after, before, after, true);
   }
 
-  /** One that can be taken back. */
-  public static Change of(
-      Thing thing,
-      Object key,
-      String field,
-      @Nullable String before,
-      @Nullable String after,
-      @Nullable Object from,
-      @Nullable Object to) {
-    return new Change(thing, key.toString(), field, before, after, text(from), text(to), true);
+  /**
+   * The same with other values for an undo than words.
+   *
+   * @param back the value that an undo puts back, null for nothing
+   * @param there the value that it must find, null for nothing
+   */
+  public Change keeping(@Nullable Object back, @Nullable Object there) {
+    return new Change(thing, key, field, before, after, text(back), text(there), reversible);
   }
 
   /** One that stays. */

@@ -72,7 +72,8 @@ public class History {
       List<Change> changes) {
     long id =
         history.insert(
-            context.siteId(), context.personId(), clock.instant(), sentence, needs, undoes);
+            new HistoryMapper.Noted(
+                context.siteId(), context.personId(), clock.instant(), sentence, needs, undoes));
     for (int from = 0; from < changes.size(); from += CHANGES_AT_ONCE) {
       int to = Math.min(changes.size(), from + CHANGES_AT_ONCE);
       history.insertChanges(id, from, changes.subList(from, to));
@@ -85,7 +86,14 @@ public class History {
     return withChanges(
         context.siteId(),
         history.entries(
-            context.siteId(), asked.thing(), asked.key(), asked.personId(), null, offset, limit));
+            new HistoryMapper.Wanted(
+                context.siteId(),
+                asked.thing(),
+                asked.key(),
+                asked.personId(),
+                null,
+                offset,
+                limit)));
   }
 
   public long count(SiteContext context, Asked asked) {
@@ -120,7 +128,9 @@ public class History {
   /** What was done since a moment, the latest first. */
   public List<Entry> since(SiteContext context, Instant since, int limit) {
     return withChanges(
-        context.siteId(), history.entries(context.siteId(), null, null, null, since, 0, limit));
+        context.siteId(),
+        history.entries(
+            new HistoryMapper.Wanted(context.siteId(), null, null, null, since, 0, limit)));
   }
 
   /**

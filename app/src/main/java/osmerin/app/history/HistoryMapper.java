@@ -11,6 +11,25 @@ import osmerin.app.site.Right;
 
 @Mapper
 interface HistoryMapper {
+  /** An entry as it is noted. */
+  record Noted(
+      long siteId,
+      @Nullable Long personId,
+      Instant at,
+      String sentence,
+      Right needs,
+      @Nullable Long undoes) {}
+
+  /** Which entries are wanted; null asks for all. */
+  record Wanted(
+      long siteId,
+      @Nullable Thing thing,
+      @Nullable String key,
+      @Nullable Long personId,
+      @Nullable Instant since,
+      int offset,
+      int limit) {}
+
   /** An entry without its changes. */
   record EntryRow(
       long id,
@@ -38,13 +57,7 @@ interface HistoryMapper {
     }
   }
 
-  long insert(
-      @Param("siteId") long siteId,
-      @Param("personId") @Nullable Long personId,
-      @Param("at") Instant at,
-      @Param("sentence") String sentence,
-      @Param("needs") Right needs,
-      @Param("undoes") @Nullable Long undoes);
+  long insert(Noted noted);
 
   void insertChanges(
       @Param("entryId") long entryId,
@@ -53,14 +66,7 @@ interface HistoryMapper {
 
   Optional<EntryRow> lock(@Param("siteId") long siteId, @Param("id") long id);
 
-  List<EntryRow> entries(
-      @Param("siteId") long siteId,
-      @Param("thing") @Nullable Thing thing,
-      @Param("key") @Nullable String key,
-      @Param("personId") @Nullable Long personId,
-      @Param("since") @Nullable Instant since,
-      @Param("offset") int offset,
-      @Param("limit") int limit);
+  List<EntryRow> entries(Wanted wanted);
 
   long count(
       @Param("siteId") long siteId,

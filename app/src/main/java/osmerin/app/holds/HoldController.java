@@ -7,8 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -24,25 +23,25 @@ class HoldController {
     this.holds = holds;
   }
 
-  @PostMapping("/hold")
-  @Needs(Right.WORK)
-  String hold(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
+  /** What is sent to {@link #hold}. */
+  record HoldForm(
       @RequestParam String reason,
       @RequestParam(required = false) @Nullable Long freeBy,
-      @RequestParam(required = false) @Nullable LocalDate until,
-      RedirectAttributes to) {
-    holds.hold(site, number.number(), reason, freeBy, until);
-    Foot.say(to, number + " is on hold. It is not late, and not promised to its month.");
+      @RequestParam(required = false) @Nullable LocalDate until) {}
+
+  @PostMapping("/hold")
+  @Needs(Right.WORK)
+  String hold(SiteContext site, @PathVariable ReferenceNumber number, HoldForm form, Reply reply) {
+    holds.hold(site, number.number(), form.reason(), form.freeBy(), form.until());
+    reply.say(number + " is on hold. It is not late, and not promised to its month.");
     return back(site, number);
   }
 
   @PostMapping("/free")
   @Needs(Right.WORK)
-  String free(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+  String free(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     holds.free(site, number.number());
-    Foot.say(to, number + " is no longer on hold.");
+    reply.say(number + " is no longer on hold.");
     return back(site, number);
   }
 

@@ -127,13 +127,12 @@ public class Holds implements RoundReversal {
         Right.WORK,
         sentence,
         Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            HOLD,
-            before == null ? null : words(before),
-            hold == null ? null : words(hold),
-            KeptHold.of(before),
-            KeptHold.of(hold)));
+                Thing.ARTICLE,
+                round.article().number(),
+                HOLD,
+                before == null ? null : words(before),
+                hold == null ? null : words(hold))
+            .keeping(KeptHold.of(before), KeptHold.of(hold)));
   }
 
   private static String words(Hold hold) {

@@ -23,6 +23,7 @@ import osmerin.app.imports.ImportMapper.ImportRow;
 import osmerin.app.imports.Readings.Corrections;
 import osmerin.app.imports.Uploads.Waiting;
 import osmerin.app.platform.web.Paging;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -76,18 +77,17 @@ class ImportController {
 
   @PostMapping("/import")
   @Needs(Right.IMPORT)
-  String upload(
-      SiteContext site, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
+  String upload(SiteContext site, @RequestParam MultipartFile file, Reply reply)
       throws IOException {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     try {
       if (name.isEmpty()) {
-        return fault("Choose a file first.", null, upload(site, model), model, response);
+        return fault("Choose a file first.", null, upload(site, reply.model()), reply);
       }
       UUID id = uploads.keep(site, name, file.getBytes());
       return "redirect:/" + site.site().slug() + "/research/import/" + id;
     } catch (UnreadableFileException e) {
-      return fault(e.getMessage(), name, upload(site, model), model, response);
+      return fault(e.getMessage(), name, upload(site, reply.model()), reply);
     }
   }
 
@@ -122,12 +122,7 @@ class ImportController {
 
   @PostMapping("/import/{id}")
   @Needs(Right.IMPORT)
-  String run(
-      SiteContext site,
-      @PathVariable UUID id,
-      Corrections corrections,
-      Model model,
-      HttpServletResponse response) {
+  String run(SiteContext site, @PathVariable UUID id, Corrections corrections, Reply reply) {
     Waiting waiting = uploads.waiting(site, id);
     try {
       return "redirect:"
@@ -135,20 +130,15 @@ class ImportController {
           + "/work/"
           + job.order(site, waiting, readings.reading(site, waiting.file(), corrections));
     } catch (UnreadableFileException e) {
-      String view = preview(site, waiting, corrections, model);
-      return fault(e.getMessage(), waiting.name(), view, model, response);
+      String view = preview(site, waiting, corrections, reply.model());
+      return fault(e.getMessage(), waiting.name(), view, reply);
     }
   }
 
-  private static String fault(
-      String message,
-      @Nullable String fileName,
-      String view,
-      Model model,
-      HttpServletResponse response) {
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("fault", message);
-    model.addAttribute("faultFile", fileName);
+  private static String fault(String message, @Nullable String fileName, String view, Reply reply) {
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("fault", message);
+    reply.with("faultFile", fileName);
     return view;
   }
 

@@ -22,8 +22,7 @@ import osmerin.app.imports.ImportReports.Finished;
 import osmerin.app.imports.Uploads.Waiting;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.WorkKind;
 import osmerin.app.work.WorkStoppedException;
@@ -81,13 +80,12 @@ public class ImportJob {
     }
   }
 
+  private final OnBehalf onBehalf;
   private final SchedulerClient jobs;
   private final ImportService imports;
   private final Uploads uploads;
   private final ImportReports reports;
   private final LongWork work;
-  private final SiteService sites;
-  private final TeamService team;
   private final TransactionTemplate transaction;
   private final Clock clock;
 
@@ -97,17 +95,15 @@ public class ImportJob {
       Uploads uploads,
       ImportReports reports,
       LongWork work,
-      SiteService sites,
-      TeamService team,
       TransactionTemplate transaction,
+      OnBehalf onBehalf,
       Clock clock) {
+    this.onBehalf = onBehalf;
     this.jobs = jobs;
     this.imports = imports;
     this.uploads = uploads;
     this.reports = reports;
     this.work = work;
-    this.sites = sites;
-    this.team = team;
     this.transaction = transaction;
     this.clock = clock;
   }
@@ -136,7 +132,7 @@ public class ImportJob {
 
   /** Open to this package, since the job calls it through a proxy. */
   void run(Order order) {
-    SiteContext context = sites.onBehalfOf(order.siteId(), team.signedIn(order.personId()));
+    SiteContext context = onBehalf.of(order.siteId(), order.personId());
     String research = context.base() + "/research";
     String again = research + "/import/" + order.upload();
     if (work.get(context, order.work()).isOver()) {

@@ -13,10 +13,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleFilter;
 import osmerin.app.imports.ImportReports;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.research.KeywordLanguages;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -105,28 +104,28 @@ class KeywordController {
   @PostMapping("/{id}/language")
   @Needs(Right.IMPORT)
   String language(
-      SiteContext site,
-      @PathVariable long id,
-      @RequestParam String language,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable long id, @RequestParam String language, Reply reply) {
     languages.set(site, id, language);
-    Foot.say(to, "Language saved. Regroup to apply it to the groups.");
+    reply.say("Language saved. Regroup to apply it to the groups.");
     return "redirect:" + site.base() + "/research/keywords";
   }
+
+  /** What is sent to {@link #bulk}. */
+  record BulkForm(
+      @RequestParam(required = false) @Nullable List<Long> marked,
+      @RequestParam(defaultValue = "false") boolean every,
+      @RequestParam KeywordEdits.What what,
+      @RequestParam(required = false) @Nullable String value) {}
 
   /** Changes the marked keywords, or all that match the filter of the address. */
   @PostMapping("/bulk")
   @Needs(Right.IMPORT)
-  String bulk(
-      SiteContext site,
-      KeywordFilter filter,
-      @RequestParam(required = false) @Nullable List<Long> marked,
-      @RequestParam(defaultValue = "false") boolean every,
-      @RequestParam KeywordEdits.What what,
-      @RequestParam(required = false) @Nullable String value,
-      RedirectAttributes to) {
-    List<Long> ids = every ? edits.matching(site, filter) : marked == null ? List.of() : marked;
-    Foot.say(to, edits.change(site, ids, what, value));
+  String bulk(SiteContext site, KeywordFilter filter, BulkForm form, Reply reply) {
+    List<Long> ids =
+        form.every()
+            ? edits.matching(site, filter)
+            : form.marked() == null ? List.of() : form.marked();
+    reply.say(edits.change(site, ids, form.what(), form.value()));
     return "redirect:" + site.base() + "/research/keywords?fold=yes";
   }
 }

@@ -166,8 +166,8 @@ public class KeywordEdits implements Reversal {
         context,
         Right.IMPORT,
         sentence,
-        Change.of(
-            Thing.INTENTS, edit, INTENT, null, words(intent), HandEdits.BEFORE, HandEdits.AFTER));
+        Change.of(Thing.INTENTS, edit, INTENT, null, words(intent))
+            .keeping(HandEdits.BEFORE, HandEdits.AFTER));
     return sentence;
   }
 

@@ -4,8 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -20,17 +19,18 @@ class LinkController {
     this.links = links;
   }
 
-  @PostMapping("/{site}/articles/{number}/links")
-  @Needs(Right.WORK)
-  String set(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
+  /** What is sent to {@link #set}. */
+  record SetForm(
       @RequestParam String name,
       @RequestParam(defaultValue = "") String seen,
-      @RequestParam(defaultValue = "") String address,
-      RedirectAttributes to) {
-    links.set(site, number.number(), name, seen, address);
-    Foot.say(to, address.isBlank() ? "The link is gone." : "“" + name.strip() + "” is set.");
+      @RequestParam(defaultValue = "") String address) {}
+
+  @PostMapping("/{site}/articles/{number}/links")
+  @Needs(Right.WORK)
+  String set(SiteContext site, @PathVariable ReferenceNumber number, SetForm form, Reply reply) {
+    links.set(site, number.number(), form.name(), form.seen(), form.address());
+    reply.say(
+        form.address().isBlank() ? "The link is gone." : "“" + form.name().strip() + "” is set.");
     return "redirect:" + site.base() + "/articles/" + number;
   }
 }

@@ -96,8 +96,7 @@ public class LinkEdits implements RoundReversal {
             .findFirst()
             .orElse("");
     return new ConflictException(
-        round.reference(),
-        LINK + name,
+        new ConflictException.Field(round.reference(), LINK + name),
         now.isEmpty() ? "none" : now,
         wanted == null ? "none" : wanted,
         history.lastBy(context, Thing.ARTICLE, round.article().number(), LINK + name),

@@ -19,8 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 import osmerin.app.work.LongWork;
 import osmerin.app.work.Work;
 import osmerin.app.work.WorkKind;
@@ -44,25 +43,22 @@ public class FetchJob {
     private static final long serialVersionUID = 1;
   }
 
+  private final OnBehalf onBehalf;
   private final SchedulerClient jobs;
   private final InventoryIntake intake;
   private final LongWork work;
-  private final SiteService sites;
-  private final TeamService team;
   private final Clock clock;
 
   FetchJob(
       @Lazy SchedulerClient jobs,
       InventoryIntake intake,
       LongWork work,
-      SiteService sites,
-      TeamService team,
+      OnBehalf onBehalf,
       Clock clock) {
+    this.onBehalf = onBehalf;
     this.jobs = jobs;
     this.intake = intake;
     this.work = work;
-    this.sites = sites;
-    this.team = team;
     this.clock = clock;
   }
 
@@ -87,7 +83,7 @@ public class FetchJob {
 
   /** Open to this package, since the job calls it through a proxy. */
   void run(Order order) {
-    SiteContext context = sites.onBehalfOf(order.siteId(), team.signedIn(order.personId()));
+    SiteContext context = onBehalf.of(order.siteId(), order.personId());
     String live = context.base() + "/live/inventory/";
     Work begun = work.get(context, order.work());
     if (begun.isOver()) {

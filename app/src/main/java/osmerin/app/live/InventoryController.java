@@ -1,6 +1,5 @@
 package osmerin.app.live;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.LocalDate;
 import java.util.List;
@@ -16,13 +15,12 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.bulk.BulkEdits;
 import osmerin.app.groups.GroupService;
 import osmerin.app.live.InventoryIntake.Waiting;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -91,44 +89,38 @@ class InventoryController {
 
   @PostMapping("/inventory/file")
   @Needs(Right.COMMISSION)
-  String file(
-      SiteContext site, @RequestParam MultipartFile file, Model model, HttpServletResponse response)
-      throws IOException {
+  String file(SiteContext site, @RequestParam MultipartFile file, Reply reply) throws IOException {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     if (name.isEmpty()) {
-      return fault("Choose a file first.", "", model, response);
+      return fault("Choose a file first.", "", reply);
     }
     try {
       return preview(site, intake.keep(site, name, file.getBytes()));
     } catch (UnreadableFileException | RefusedException e) {
-      return fault(name + ": " + e.getMessage(), "", model, response);
+      return fault(name + ": " + e.getMessage(), "", reply);
     }
   }
 
   @PostMapping("/inventory/address")
   @Needs(Right.COMMISSION)
   String address(
-      SiteContext site,
-      @RequestParam(required = false) @Nullable String address,
-      Model model,
-      HttpServletResponse response) {
+      SiteContext site, @RequestParam(required = false) @Nullable String address, Reply reply) {
     String typed = address == null ? "" : address;
     try {
       return "redirect:" + work.awaited(site, fetches.order(site, typed));
     } catch (RefusedException e) {
-      return fault(String.valueOf(e.getMessage()), typed, model, response);
+      return fault(String.valueOf(e.getMessage()), typed, reply);
     }
   }
 
   /** Own pages that a keyword file told of. */
   @PostMapping("/inventory/import/{id}")
   @Needs(Right.COMMISSION)
-  String imported(
-      SiteContext site, @PathVariable long id, Model model, HttpServletResponse response) {
+  String imported(SiteContext site, @PathVariable long id, Reply reply) {
     try {
       return preview(site, intake.keepOwn(site, id));
     } catch (RefusedException e) {
-      return fault(String.valueOf(e.getMessage()), "", model, response);
+      return fault(String.valueOf(e.getMessage()), "", reply);
     }
   }
 
@@ -136,11 +128,10 @@ class InventoryController {
     return "redirect:" + site.base() + "/live/inventory/" + id;
   }
 
-  private static String fault(
-      String message, @Nullable String typed, Model model, HttpServletResponse response) {
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("fault", message);
-    model.addAttribute("typed", typed);
+  private static String fault(String message, @Nullable String typed, Reply reply) {
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("fault", message);
+    reply.with("typed", typed);
     return "live/bring-in";
   }
 
@@ -165,9 +156,9 @@ class InventoryController {
       @PathVariable UUID id,
       @RequestParam(defaultValue = "false") boolean useChanged,
       @RequestParam(required = false) @Nullable LocalDate otherwise,
-      RedirectAttributes to) {
+      Reply reply) {
     int count = intake.bringIn(site, id, useChanged, day(otherwise));
-    Foot.say(to, Counted.of(count, "article") + " imported. Check the groups they match.");
+    reply.say(Counted.of(count, "article") + " imported. Check the groups they match.");
     return list(site);
   }
 
@@ -180,9 +171,9 @@ class InventoryController {
 
   @PostMapping("/inventory/match")
   @Needs(Right.COMMISSION)
-  String match(SiteContext site, RedirectAttributes to) {
+  String match(SiteContext site, Reply reply) {
     matching.match(site);
-    Foot.say(to, "Matched with the groups there are now.");
+    reply.say("Matched with the groups there are now.");
     return list(site);
   }
 
@@ -199,12 +190,12 @@ class InventoryController {
       SiteContext site,
       @RequestParam(required = false) @Nullable List<Integer> marked,
       @RequestParam What what,
-      RedirectAttributes to) {
+      Reply reply) {
     List<Integer> numbers = marked == null ? List.of() : marked;
     if (what == What.CONFIRM) {
-      Foot.say(to, Counted.of(matching.confirm(site, numbers), "article") + " matched.");
+      reply.say(Counted.of(matching.confirm(site, numbers), "article") + " matched.");
     } else {
-      Foot.say(to, articles.change(site, numbers, BulkEdits.What.ARCHIVE, null, true).sentence());
+      reply.say(articles.change(site, numbers, BulkEdits.What.ARCHIVE, null, true).sentence());
     }
     return list(site);
   }
@@ -216,9 +207,9 @@ class InventoryController {
       SiteContext site,
       @PathVariable int number,
       @RequestParam(defaultValue = "") String value,
-      RedirectAttributes to) {
+      Reply reply) {
     matching.correct(site, number, value.isBlank() ? null : groups.named(site, value));
-    Foot.say(to, value.isBlank() ? "It answers no group." : "It answers “" + value.strip() + "”.");
+    reply.say(value.isBlank() ? "It answers no group." : "It answers “" + value.strip() + "”.");
     return list(site);
   }
 

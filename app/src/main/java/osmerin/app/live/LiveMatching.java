@@ -225,14 +225,10 @@ public class LiveMatching implements Reversal {
     set(context, row.number(), groupId, row.groupId(), basis);
     inventory.setDecided(context.siteId(), row.number(), true);
     return List.of(
-        Change.of(
-            Thing.MATCH,
-            row.number(),
-            GROUP,
-            row.groupName(),
-            name,
-            new Match(row.decided(), row.groupId(), row.groupBasis()),
-            new Match(true, groupId, basis)));
+        Change.of(Thing.MATCH, row.number(), GROUP, row.groupName(), name)
+            .keeping(
+                new Match(row.decided(), row.groupId(), row.groupBasis()),
+                new Match(true, groupId, basis)));
   }
 
   private void set(

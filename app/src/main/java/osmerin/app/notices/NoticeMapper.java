@@ -12,6 +12,17 @@ import osmerin.app.notices.NoticeKind.MailChoice;
 
 @Mapper
 interface NoticeMapper {
+  /** A notice as it is sent. */
+  record Sent(
+      long personId,
+      long siteId,
+      NoticeKind kind,
+      String text,
+      String path,
+      Instant at,
+      boolean shown,
+      boolean digest) {}
+
   /** A person to be told, with what they chose for the kind, null for what is shipped. */
   record Reader(
       long id,
@@ -28,15 +39,7 @@ interface NoticeMapper {
       @Param("siteId") long siteId,
       @Param("kind") NoticeKind kind);
 
-  void insert(
-      @Param("personId") long personId,
-      @Param("siteId") long siteId,
-      @Param("kind") NoticeKind kind,
-      @Param("text") String text,
-      @Param("path") String path,
-      @Param("at") Instant at,
-      @Param("shown") boolean shown,
-      @Param("digest") boolean digest);
+  void insert(Sent sent);
 
   List<Notice> of(
       @Param("personId") long personId, @Param("offset") int offset, @Param("limit") int limit);

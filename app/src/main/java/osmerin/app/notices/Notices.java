@@ -81,14 +81,15 @@ public class Notices {
       boolean inApp = reader.inApp() == null || reader.inApp();
       MailChoice mail = reader.choice() == null ? kind.mail() : reader.choice();
       notices.insert(
-          reader.id(),
-          site.id(),
-          kind,
-          text,
-          path,
-          clock.instant(),
-          inApp,
-          mail == MailChoice.DAILY && reader.mail() != null);
+          new NoticeMapper.Sent(
+              reader.id(),
+              site.id(),
+              kind,
+              text,
+              path,
+              clock.instant(),
+              inApp,
+              mail == MailChoice.DAILY && reader.mail() != null));
       if (mail == MailChoice.AT_ONCE && reader.mail() != null) {
         post.send(reader.mail(), site.name() + ": " + text, text + "\n\n" + address.of(path));
       }

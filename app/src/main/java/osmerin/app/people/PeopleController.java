@@ -3,8 +3,7 @@ package osmerin.app.people;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -21,13 +20,9 @@ class PeopleController {
 
   @PostMapping("/{site}/articles/{number}/people")
   @Needs(Right.EDIT)
-  String name(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      Naming naming,
-      RedirectAttributes to) {
+  String name(SiteContext site, @PathVariable ReferenceNumber number, Naming naming, Reply reply) {
     edits.name(site, number.number(), naming);
-    Foot.say(to, "The " + naming.role() + " of " + number + " was set.");
+    reply.say("The " + naming.role() + " of " + number + " was set.");
     return "redirect:" + site.base() + "/articles/" + number;
   }
 }

@@ -48,8 +48,7 @@ public class PeopleEdits implements RoundReversal {
     Map<Long, String> names = team.names(context.siteId());
     if (!Objects.equals(now, wanted.seen())) {
       throw new ConflictException(
-          round.reference(),
-          role.label(),
+          new ConflictException.Field(round.reference(), role.label()),
           name(names, now),
           name(names, wanted.person()),
           history.lastBy(context, Thing.ARTICLE, number, field(role)),
@@ -77,13 +76,12 @@ public class PeopleEdits implements RoundReversal {
     added.forEach(person -> notices.named(context, round, role, person));
     return List.of(
         Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            field(role),
-            before.isEmpty() ? null : said(names, before),
-            wanted.isEmpty() ? null : said(names, wanted),
-            new KeptPeople(before),
-            new KeptPeople(wanted)));
+                Thing.ARTICLE,
+                round.article().number(),
+                field(role),
+                before.isEmpty() ? null : said(names, before),
+                wanted.isEmpty() ? null : said(names, wanted))
+            .keeping(new KeptPeople(before), new KeptPeople(wanted)));
   }
 
   private static String said(Map<Long, String> names, List<Long> people) {

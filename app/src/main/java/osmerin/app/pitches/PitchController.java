@@ -1,11 +1,9 @@
 package osmerin.app.pitches;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,7 +12,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.CommissionForm;
 import osmerin.app.brand.BrandSheets;
 import osmerin.app.groups.Group;
@@ -28,6 +25,7 @@ import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -80,20 +78,17 @@ class PitchController {
       SiteContext site,
       @RequestParam String title,
       @RequestHeader(name = "HX-Request", required = false) boolean htmx,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     if (!htmx) {
-      Foot.say(to, "Pitched: “" + pitches.pitch(site, title).title() + "”.");
+      reply.say("Pitched: “" + pitches.pitch(site, title).title() + "”.");
       return "redirect:/" + site.site().slug() + "/pitches";
     }
     try {
-      model.addAttribute("pitched", pitches.pitch(site, title));
-      model.addAttribute("footUndo", Foot.offered());
+      reply.with("pitched", pitches.pitch(site, title));
+      reply.with("footUndo", Foot.offered());
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typed", title);
+      reply.refuse(e);
+      reply.with("typed", title);
     }
     return "pitches/pitched";
   }
@@ -105,7 +100,7 @@ class PitchController {
       SiteContext site,
       @RequestParam(required = false) @Nullable List<Long> marked,
       @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
+      Reply reply) {
     if (marked != null && !anyway) {
       askOfAnswered(site, marked);
     }
@@ -113,7 +108,7 @@ class PitchController {
         groups.names(site, marked == null ? List.of() : marked).entrySet().stream()
             .map(g -> new GroupToPitch(g.getKey(), g.getValue()))
             .toList();
-    Foot.say(to, Counted.of(pitches.pitchGroups(site, toPitch), "group") + " pitched.");
+    reply.say(Counted.of(pitches.pitchGroups(site, toPitch), "group") + " pitched.");
     return "redirect:" + site.base() + "/pitches";
   }
 
@@ -154,25 +149,25 @@ class PitchController {
       @PathVariable long id,
       @RequestParam String title,
       @RequestParam int seen,
-      RedirectAttributes to) {
+      Reply reply) {
     pitches.rename(site, id, title, seen);
-    Foot.say(to, "The pitch is “" + title.strip() + "” now.");
+    reply.say("The pitch is “" + title.strip() + "” now.");
     return "redirect:" + site.base() + "/pitches";
   }
 
   @PostMapping("/{id}/archive")
   @Needs(Right.PITCH)
-  String archive(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String archive(SiteContext site, @PathVariable long id, Reply reply) {
     pitches.archive(site, id);
-    Foot.say(to, "The pitch is in the archive.");
+    reply.say("The pitch is in the archive.");
     return "redirect:" + site.base() + "/pitches";
   }
 
   @PostMapping("/{id}/restore")
   @Needs(Right.EDIT)
-  String restore(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String restore(SiteContext site, @PathVariable long id, Reply reply) {
     pitches.restore(site, id);
-    Foot.say(to, "The pitch is restored.");
+    reply.say("The pitch is restored.");
     return "redirect:" + site.base() + "/pitches";
   }
 
@@ -188,20 +183,13 @@ class PitchController {
   @PostMapping("/{id}/commission")
   @Needs(Right.COMMISSION)
   String commission(
-      SiteContext site,
-      @PathVariable long id,
-      CommissionForm.Answers answers,
-      Model model,
-      HttpServletResponse response,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable long id, CommissionForm.Answers answers, Reply reply) {
     Pitch pitch = pitches.get(site, id);
     return commissioning.submit(
         site,
         answers,
         origin(site, pitch, answers.group()),
-        model,
-        response,
-        to,
+        reply,
         commission -> pitches.commission(site, id, commission));
   }
 

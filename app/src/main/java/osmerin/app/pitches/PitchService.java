@@ -65,7 +65,7 @@ public class PitchService implements Reversal {
         context,
         Right.PITCH,
         "“%s” was pitched.".formatted(wanted),
-        Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
+        Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched").keeping("archived", null));
     return get(context, id);
   }
 
@@ -92,7 +92,8 @@ public class PitchService implements Reversal {
       if (pitched.add(group.id())) {
         String title = Commission.title(Commission.titleOf(group.name()));
         long id = pitches.insert(context.siteId(), title, context.personId(), group.id());
-        changes.add(Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched", "archived", null));
+        changes.add(
+            Change.of(Thing.PITCH, id, ARCHIVED, null, "pitched").keeping("archived", null));
       }
     }
     if (changes.isEmpty()) {
@@ -146,8 +147,7 @@ public class PitchService implements Reversal {
     if (pitches.rename(context.siteId(), id, wanted, seen) == 0) {
       Map<String, String> now = Map.of("seen", String.valueOf(pitch.version()));
       throw new ConflictException(
-          "The pitch",
-          TITLE,
+          new ConflictException.Field("The pitch", TITLE),
           pitch.title(),
           wanted,
           history.lastBy(context, Thing.PITCH, id, TITLE),
@@ -202,7 +202,8 @@ public class PitchService implements Reversal {
         pitches
             .findOpen(context.siteId(), id)
             .orElseThrow(() -> new RefusedException("This pitch has already been taken."));
-    Change taken = Change.of(Thing.PITCH, id, STATE, "open", "commissioned", OPEN, COMMISSIONED);
+    Change taken =
+        Change.of(Thing.PITCH, id, STATE, "open", "commissioned").keeping(OPEN, COMMISSIONED);
     Round round = articles.commission(context, commission, List.of(taken));
     if (pitches.setState(context.siteId(), id, OPEN, COMMISSIONED, round.article().number()) == 0) {
       throw new RefusedException("This pitch has already been commissioned.");

@@ -5,6 +5,7 @@ import java.time.YearMonth;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -22,8 +23,8 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.site.SiteService;
 import osmerin.core.article.Kind;
+import osmerin.core.pace.MonthSoFar;
 import osmerin.core.pace.Pace;
-import osmerin.core.workday.WorkCalendar;
 
 /** Months: their targets, and how they stand. */
 @Service
@@ -55,16 +56,10 @@ public class MonthService implements Reversal {
 
   public Month month(SiteContext context, YearMonth month) {
     List<PlannedRound> rounds = articles.inDays(context, month.atDay(1), month.atEndOfMonth());
-    WorkCalendar calendar = sites.calendar(context.site());
-    Map<Kind, Integer> wanted = wanted(context, month);
-    KeptPlan plan = kept.of(context, month);
     LocalDate today = context.today();
-    return new Month(
-        month,
-        today,
-        rounds,
-        pace(month, Kind.NEW, wanted, rounds, plan, today, calendar),
-        pace(month, Kind.REFRESH, wanted, rounds, plan, today, calendar));
+    MonthSoFar soFar = new MonthSoFar(month, today, sites.calendar(context.site()));
+    PaceInput input = new PaceInput(soFar, wanted(context, month), rounds, kept.of(context, month));
+    return new Month(month, today, rounds, input.pace(Kind.NEW), input.pace(Kind.REFRESH));
   }
 
   private Map<Kind, Integer> wanted(SiteContext context, YearMonth month) {
@@ -72,21 +67,16 @@ public class MonthService implements Reversal {
         .collect(Collectors.toMap(Target::kind, Target::number));
   }
 
-  private static Pace pace(
-      YearMonth month,
-      Kind kind,
-      Map<Kind, Integer> wanted,
-      List<PlannedRound> rounds,
-      KeptPlan plan,
-      LocalDate today,
-      WorkCalendar calendar) {
-    return Pace.of(
-        month,
-        wanted.getOrDefault(kind, 0),
-        rounds.stream().filter(p -> p.round().kind() == kind).map(PlannedRound::paced).toList(),
-        plan.of(kind),
-        today,
-        calendar);
+  /** What the pace of a month is worked out from. */
+  private record PaceInput(
+      MonthSoFar month, Map<Kind, Integer> wanted, List<PlannedRound> rounds, KeptPlan plan) {
+    private Pace pace(Kind kind) {
+      return Pace.of(
+          month,
+          wanted.getOrDefault(kind, 0),
+          rounds.stream().filter(p -> p.round().kind() == kind).map(PlannedRound::paced).toList(),
+          plan.of(kind));
+    }
   }
 
   /** Whether a target was ever set. */
@@ -112,16 +102,15 @@ public class MonthService implements Reversal {
     Targets now = targets(context, month);
     if (seen != null && !seen.equals(now)) {
       throw new ConflictException(
-          "The month",
-          "Targets",
+          new ConflictException.Field("The month", "Targets"),
           now.words(),
           wanted.words(),
           history.lastBy(context, Thing.MONTH, month, null),
           now.asSeen());
     }
     List<Change> changes = new ArrayList<>();
-    set(context, month, Kind.NEW, now.newArticles(), wanted.newArticles(), changes);
-    set(context, month, Kind.REFRESH, now.refreshes(), wanted.refreshes(), changes);
+    set(context, month, Kind.NEW, now.newArticles(), wanted.newArticles()).ifPresent(changes::add);
+    set(context, month, Kind.REFRESH, now.refreshes(), wanted.refreshes()).ifPresent(changes::add);
     history.note(
         context,
         Right.TARGETS,
@@ -129,14 +118,15 @@ public class MonthService implements Reversal {
         changes);
   }
 
-  private void set(
-      SiteContext context, YearMonth month, Kind kind, int now, int wanted, List<Change> changes) {
-    if (now != wanted) {
-      targets.set(context.siteId(), month.atDay(1), kind, wanted, context.personId());
-      String field = kind == Kind.NEW ? NEW_TARGET : REFRESH_TARGET;
-      changes.add(
-          Change.of(Thing.MONTH, month, field, String.valueOf(now), String.valueOf(wanted)));
+  private Optional<Change> set(
+      SiteContext context, YearMonth month, Kind kind, int now, int wanted) {
+    if (now == wanted) {
+      return Optional.empty();
     }
+    targets.set(context.siteId(), month.atDay(1), kind, wanted, context.personId());
+    String field = kind == Kind.NEW ? NEW_TARGET : REFRESH_TARGET;
+    return Optional.of(
+        Change.of(Thing.MONTH, month, field, String.valueOf(now), String.valueOf(wanted)));
   }
 
   private Targets targets(SiteContext context, YearMonth month) {

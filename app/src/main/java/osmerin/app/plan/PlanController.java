@@ -1,6 +1,5 @@
 package osmerin.app.plan;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -16,7 +15,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.DateChange;
 import osmerin.app.articles.PublishDates;
@@ -25,10 +23,10 @@ import osmerin.app.drafts.DraftService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -98,31 +96,31 @@ class PlanController {
     return "plan/month";
   }
 
-  @PostMapping("/{month:\\d{4}-\\d{2}}/targets")
-  @Needs(Right.TARGETS)
-  String targets(
-      SiteContext site,
-      @PathVariable String month,
+  /** What is sent to {@link #targets}. */
+  record TargetsForm(
       @RequestParam String newArticles,
       @RequestParam String refreshes,
       @RequestParam(required = false) @Nullable Integer seenNew,
-      @RequestParam(required = false) @Nullable Integer seenRefreshes,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam(required = false) @Nullable Integer seenRefreshes) {}
+
+  @PostMapping("/{month:\\d{4}-\\d{2}}/targets")
+  @Needs(Right.TARGETS)
+  String targets(SiteContext site, @PathVariable String month, TargetsForm form, Reply reply) {
     YearMonth of = parsed(month);
     try {
       Targets seen =
-          seenNew == null || seenRefreshes == null ? null : new Targets(seenNew, seenRefreshes);
-      months.setTargets(site, of, seen, new Targets(number(newArticles), number(refreshes)));
+          form.seenNew() == null || form.seenRefreshes() == null
+              ? null
+              : new Targets(form.seenNew(), form.seenRefreshes());
+      months.setTargets(
+          site, of, seen, new Targets(number(form.newArticles()), number(form.refreshes())));
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typedNew", newArticles);
-      model.addAttribute("typedRefreshes", refreshes);
-      return month(site, of, model);
+      reply.refuse(e);
+      reply.with("typedNew", form.newArticles());
+      reply.with("typedRefreshes", form.refreshes());
+      return month(site, of, reply.model());
     }
-    Foot.say(to, "The targets of " + In.month(of, site.today()) + " are set.");
+    reply.say("The targets of " + In.month(of, site.today()) + " are set.");
     return "redirect:/" + site.site().slug() + "/plan/" + of;
   }
 
@@ -148,40 +146,40 @@ class PlanController {
     return "plan/calendar";
   }
 
-  /** A slip was moved to another day, or to no day. */
-  @PostMapping("/{month:\\d{4}-\\d{2}}/calendar")
-  @Needs(Right.EDIT)
-  String move(
-      SiteContext site,
-      @PathVariable String month,
+  /** What is sent to {@link #move}. */
+  record MoveForm(
       @RequestParam ReferenceNumber number,
       @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
           @Nullable LocalDate from,
       @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.DATE)
           @Nullable LocalDate date,
-      @RequestParam(defaultValue = "false") boolean allTheSame,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam(defaultValue = "false") boolean allTheSame) {}
+
+  /** A slip was moved to another day, or to no day. */
+  @PostMapping("/{month:\\d{4}-\\d{2}}/calendar")
+  @Needs(Right.EDIT)
+  String move(SiteContext site, @PathVariable String month, MoveForm form, Reply reply) {
     try {
       DateChange change =
-          publishDates.setPublishDate(site, number.number(), from, date, allTheSame);
+          publishDates.setPublishDate(
+              site, form.number().number(), form.from(), form.date(), form.allTheSame());
       if (change instanceof DateChange.Refused impossible) {
-        model.addAttribute("impossible", impossible);
-        response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-        return calendar(site, parsed(month), model);
+        reply.with("impossible", impossible);
+        reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+        return calendar(site, parsed(month), reply.model());
       }
     } catch (RefusedException e) {
-      model.addAttribute("fault", e.getMessage());
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      return calendar(site, parsed(month), model);
+      reply.refuse(e);
+      return calendar(site, parsed(month), reply.model());
     }
-    to.addFlashAttribute("moved", number.toString());
-    Foot.say(
-        to,
-        date == null
-            ? number + " has no date now."
-            : number + " moved to " + In.day(date) + ". What is not done moved with it.");
+    reply.next("moved", form.number().toString());
+    reply.say(
+        form.date() == null
+            ? form.number() + " has no date now."
+            : form.number()
+                + " moved to "
+                + In.day(form.date())
+                + ". What is not done moved with it.");
     return "redirect:/" + site.site().slug() + "/plan/" + month + "/calendar";
   }
 

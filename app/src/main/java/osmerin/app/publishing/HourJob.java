@@ -20,8 +20,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.publishing.Publishing.Due;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 
 /**
  * Publishes what is Ready when its hour comes. Every few seconds one node looks for rounds whose
@@ -40,25 +39,22 @@ public class HourJob {
   /** Who publishes so long after the hour says so. */
   private static final Duration PUNCTUAL = Duration.ofMinutes(2);
 
+  private final OnBehalf onBehalf;
   private final Publishing publishing;
   private final PublishService publish;
   private final ArticleService articles;
-  private final SiteService sites;
-  private final TeamService team;
   private final Clock clock;
 
   HourJob(
       Publishing publishing,
       PublishService publish,
       ArticleService articles,
-      SiteService sites,
-      TeamService team,
+      OnBehalf onBehalf,
       Clock clock) {
+    this.onBehalf = onBehalf;
     this.publishing = publishing;
     this.publish = publish;
     this.articles = articles;
-    this.sites = sites;
-    this.team = team;
     this.clock = clock;
   }
 
@@ -68,7 +64,7 @@ public class HourJob {
   }
 
   private void publish(Due due) {
-    SiteContext context = sites.onBehalfOf(due.siteId(), team.signedIn(due.by()));
+    SiteContext context = onBehalf.of(due.siteId(), due.by());
     try {
       publish.publish(
           context, due.number(), Wish.unattended(Optional.empty(), remark(context, due)));

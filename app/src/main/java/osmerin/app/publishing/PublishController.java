@@ -9,8 +9,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.publishing.PublishService.Outcome;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -29,19 +28,19 @@ class PublishController {
     this.attempts = attempts;
   }
 
+  /** What is sent to {@link #publish}. */
+  record PublishForm(
+      @RequestParam(defaultValue = "false") boolean anyway,
+      @RequestParam(required = false) @Nullable String reason,
+      @RequestParam(defaultValue = "false") boolean reminded) {}
+
   @PostMapping("/publish")
   @Needs(Right.EDIT)
   String publish(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      @RequestParam(required = false) @Nullable String reason,
-      @RequestParam(defaultValue = "false") boolean reminded,
-      RedirectAttributes to) {
-    Wish wish = Wish.byHand(anyway, reason, reminded);
+      SiteContext site, @PathVariable ReferenceNumber number, PublishForm form, Reply reply) {
+    Wish wish = Wish.byHand(form.anyway(), form.reason(), form.reminded());
     Outcome outcome = publishing.publish(site, number.number(), wish);
-    Foot.say(
-        to,
+    reply.say(
         outcome instanceof Outcome.Failed failed
             ? number + " was not published. " + failed.reason() + " It stays Ready; try again."
             : number + " is live.");
@@ -58,10 +57,9 @@ class PublishController {
           @Nullable LocalTime seen,
       @RequestParam(required = false) @DateTimeFormat(iso = DateTimeFormat.ISO.TIME)
           @Nullable LocalTime hour,
-      RedirectAttributes to) {
+      Reply reply) {
     attempts.setHour(site, number.number(), seen, hour);
-    Foot.say(
-        to,
+    reply.say(
         hour == null
             ? number + " is published by hand."
             : number + " publishes itself at " + hour + " on its publish date, once it is Ready.");
@@ -75,10 +73,10 @@ class PublishController {
       @PathVariable ReferenceNumber number,
       @RequestParam String address,
       @RequestParam(required = false) @Nullable LocalDate day,
-      RedirectAttributes to) {
+      Reply reply) {
     LocalDate since = day == null ? site.today() : day;
     attempts.wasPublishedElsewhere(site, number.number(), address, since);
-    Foot.say(to, number + " is live, published elsewhere.");
+    reply.say(number + " is live, published elsewhere.");
     return back(site, number);
   }
 
@@ -88,9 +86,9 @@ class PublishController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam String address,
-      RedirectAttributes to) {
+      Reply reply) {
     attempts.setLiveAddress(site, number.number(), address);
-    Foot.say(to, "The address of " + number + " is set.");
+    reply.say("The address of " + number + " is set.");
     return back(site, number);
   }
 

@@ -98,8 +98,7 @@ public class Publishing {
             == 0) {
       String now = round.publication().hour() == null ? "" : round.publication().hour().toString();
       throw new ConflictException(
-          round.reference(),
-          HOUR,
+          new ConflictException.Field(round.reference(), HOUR),
           words(round.publication().hour()),
           words(hour),
           history.lastBy(context, Thing.ARTICLE, number, HOUR),
@@ -114,7 +113,7 @@ public class Publishing {
           context,
           Right.EDIT,
           sentence,
-          Change.of(Thing.ARTICLE, number, HOUR, words(seen), words(hour), seen, hour));
+          Change.of(Thing.ARTICLE, number, HOUR, words(seen), words(hour)).keeping(seen, hour));
     }
   }
 
@@ -192,7 +191,8 @@ public class Publishing {
   public void wentLive(
       SiteContext context, Round round, String address, boolean simulated, String remark) {
     LocalDate today = sites.today(context.site());
-    live(context, round, clock.instant(), today, address, simulated, " went live" + remark + ".");
+    Live live = new Live(clock.instant(), today, address, simulated);
+    live(context, round, live, " went live" + remark + ".");
   }
 
   /**
@@ -215,27 +215,17 @@ public class Publishing {
     }
     Instant at = day.atTime(12, 0).atZone(context.site().zoneId()).toInstant();
     Instant moment = at.isAfter(clock.instant()) ? clock.instant() : at;
-    live(
-        context,
-        round,
-        moment,
-        day,
-        WebAddress.checked(address),
-        false,
-        " is live, published elsewhere.");
+    Live live = new Live(moment, day, WebAddress.checked(address), false);
+    live(context, round, live, " is live, published elsewhere.");
   }
 
-  private void live(
-      SiteContext context,
-      Round round,
-      Instant at,
-      LocalDate day,
-      String address,
-      boolean simulated,
-      String what) {
-    if (rounds.wentLive(round.id(), at, day, stageMoves.live(context)) == 1) {
-      rounds.setLiveAddress(round.article().id(), address, simulated);
-      List<Change> changes = stageMoves.wentLive(context, round, day);
+  /** Since when a round is live, and where. */
+  private record Live(Instant at, LocalDate day, String address, boolean simulated) {}
+
+  private void live(SiteContext context, Round round, Live live, String what) {
+    if (rounds.wentLive(round.id(), live.at(), live.day(), stageMoves.live(context)) == 1) {
+      rounds.setLiveAddress(round.article().id(), live.address(), live.simulated());
+      List<Change> changes = stageMoves.wentLive(context, round, live.day());
       history.note(context, Right.EDIT, round.reference() + what, changes);
     }
   }

@@ -9,11 +9,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.platform.web.AskException;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Impossible;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
@@ -44,22 +43,24 @@ class RefreshController {
             Map.of("date", impossible.earliest().toString())));
   }
 
+  /** What is sent to {@link #refresh}. */
+  record RefreshForm(
+      @RequestParam long depth,
+      @RequestParam(required = false) @Nullable LocalDate date,
+      @RequestParam(defaultValue = "false") boolean anyway) {}
+
   @PostMapping("/refresh")
   @Needs(Right.COMMISSION)
   String refresh(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @RequestParam long depth,
-      @RequestParam(required = false) @Nullable LocalDate date,
-      @RequestParam(defaultValue = "false") boolean anyway,
-      RedirectAttributes to) {
-    if (!anyway) {
-      articles.impossible(site, number.number(), depth, date).ifPresent(RefreshController::ask);
+      SiteContext site, @PathVariable ReferenceNumber number, RefreshForm form, Reply reply) {
+    if (!form.anyway()) {
+      articles
+          .impossible(site, number.number(), form.depth(), form.date())
+          .ifPresent(RefreshController::ask);
     }
-    Round round = refreshing.begin(site, number.number(), depth, date);
-    String when = date == null ? "" : ", to be published on " + In.day(date);
-    Foot.say(
-        to,
+    Round round = refreshing.begin(site, number.number(), form.depth(), form.date());
+    String when = form.date() == null ? "" : ", to be published on " + In.day(form.date());
+    reply.say(
         "Round "
             + round.ordinal()
             + " of "

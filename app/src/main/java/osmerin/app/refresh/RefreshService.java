@@ -56,13 +56,12 @@ public class RefreshService implements RoundReversal {
         Right.COMMISSION,
         "Round %s of %s was opened, a %s.".formatted(round.ordinal(), round.reference(), depth),
         Change.of(
-            Thing.ARTICLE,
-            number,
-            ROUND,
-            "round " + (round.ordinal() - 1),
-            "round " + round.ordinal(),
-            null,
-            new KeptRefresh(depthId, publishDate)));
+                Thing.ARTICLE,
+                number,
+                ROUND,
+                "round " + (round.ordinal() - 1),
+                "round " + round.ordinal())
+            .keeping(null, new KeptRefresh(depthId, publishDate)));
     return round;
   }
 

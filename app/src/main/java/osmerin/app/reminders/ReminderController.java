@@ -6,8 +6,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -33,10 +32,9 @@ class ReminderController {
 
   @PostMapping
   @Needs(Right.READ)
-  String choose(SiteContext site, @RequestParam int days, RedirectAttributes to) {
+  String choose(SiteContext site, @RequestParam int days, Reply reply) {
     reminders.setDaysBefore(site.personId(), days);
-    Foot.say(
-        to,
+    reply.say(
         days == 0
             ? "You are reminded on the day a step is due."
             : "You are reminded " + Counted.of(days, "day") + " before a step is due.");

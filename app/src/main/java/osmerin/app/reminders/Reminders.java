@@ -25,6 +25,7 @@ import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.reminders.ReminderMapper.DaysBefore;
 import osmerin.app.rounds.PlannedRound;
+import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepRow;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
@@ -117,29 +118,37 @@ public class Reminders {
       if (!step.done() && step.due() != null && planned.isInHand(row)) {
         for (Long person : planned.round().holders(row)) {
           if (days.containsKey(person)) {
-            remind(context, planned, row, step.due(), person, days.get(person));
+            remind(context, planned, new Due(row, step.due(), person, days.get(person)));
           }
         }
       }
     }
   }
 
-  private void remind(
-      SiteContext context,
-      PlannedRound planned,
-      StepRow row,
-      LocalDate due,
-      long person,
-      int daysBefore) {
-    LocalDate today = context.today();
-    boolean late = due.isBefore(today);
-    if (late ? due.isBefore(today.minusDays(DAYS_LATE)) : due.isAfter(today.plusDays(daysBefore))) {
+  /**
+   * A step of a person.
+   *
+   * @param daysBefore so early they want to be told
+   */
+  private record Due(StepRow row, LocalDate day, long person, int daysBefore) {
+    private boolean isToldOn(LocalDate today) {
+      return day.isBefore(today)
+          ? !day.isBefore(today.minusDays(DAYS_LATE))
+          : !day.isAfter(today.plusDays(daysBefore));
+    }
+  }
+
+  private void remind(SiteContext context, PlannedRound planned, Due due) {
+    if (!due.isToldOn(context.today())) {
       return;
     }
+    Round round = planned.round();
+    boolean late = due.day().isBefore(context.today());
     NoticeKind kind = late ? NoticeKind.STEP_LATE : NoticeKind.STEP_DUE;
-    if (reminders.insert(person, planned.round().id(), row.key(), kind, due) == 1) {
-      String path = context.base() + "/articles/" + planned.round().reference();
-      notices.tell(context.site(), List.of(person), kind, text(planned, row, due, late), path);
+    if (reminders.insert(due.person(), round.id(), due.row().key(), kind, due.day()) == 1) {
+      String path = context.base() + "/articles/" + round.reference();
+      String text = text(planned, due.row(), due.day(), late);
+      notices.tell(context.site(), List.of(due.person()), kind, text, path);
     }
   }
 

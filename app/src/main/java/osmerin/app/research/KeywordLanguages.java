@@ -60,14 +60,8 @@ public class KeywordLanguages implements Reversal {
           context,
           Right.MANAGE,
           "Most keywords are in %s.".formatted(after.title()),
-          Change.of(
-              Thing.LANGUAGE,
-              SITE,
-              FIELD,
-              before.title(),
-              after.title(),
-              before.tag(),
-              after.tag()));
+          Change.of(Thing.LANGUAGE, SITE, FIELD, before.title(), after.title())
+              .keeping(before.tag(), after.tag()));
     }
   }
 
@@ -107,14 +101,10 @@ public class KeywordLanguages implements Reversal {
         context,
         Right.IMPORT,
         "“%s” is in %s.".formatted(before.text(), after.title()),
-        Change.of(
-            Thing.LANGUAGE,
-            keywordId,
-            FIELD,
-            title(before.language()),
-            after.title(),
-            new KeptLanguage(before.language(), before.languagePinned()),
-            new KeptLanguage(after.tag(), true)));
+        Change.of(Thing.LANGUAGE, keywordId, FIELD, title(before.language()), after.title())
+            .keeping(
+                new KeptLanguage(before.language(), before.languagePinned()),
+                new KeptLanguage(after.tag(), true)));
   }
 
   private static @Nullable String title(@Nullable String tag) {

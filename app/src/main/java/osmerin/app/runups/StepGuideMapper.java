@@ -7,15 +7,12 @@ import org.apache.ibatis.annotations.Param;
 
 @Mapper
 interface StepGuideMapper {
+  /** A guide as it is written. */
+  record Written(long typeId, String key, String text, LocalDate day, long personId, int seen) {}
+
   List<StepGuide> of(@Param("typeId") long typeId);
 
-  int write(
-      @Param("typeId") long typeId,
-      @Param("key") String key,
-      @Param("text") String text,
-      @Param("day") LocalDate day,
-      @Param("personId") long personId,
-      @Param("seen") int seen);
+  int write(Written written);
 
   void remove(@Param("typeId") long typeId, @Param("key") String key);
 }

@@ -1,11 +1,11 @@
 package osmerin.app.runups;
 
-import java.time.LocalDate;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import osmerin.app.site.SiteContext;
 
 /** How the steps of the types are done here. */
 @Service
@@ -29,8 +29,7 @@ public class StepGuides {
    * @return false when somebody was faster
    */
   @Transactional
-  public boolean write(
-      long typeId, String key, String text, LocalDate day, long personId, int seen) {
+  public boolean write(SiteContext context, long typeId, String key, String text, int seen) {
     StepGuide now = of(typeId).get(key);
     if ((now == null ? 0 : now.version()) != seen) {
       return false;
@@ -39,6 +38,9 @@ public class StepGuides {
       guides.remove(typeId, key);
       return true;
     }
-    return guides.write(typeId, key, text, day, personId, seen) == 1;
+    return guides.write(
+            new StepGuideMapper.Written(
+                typeId, key, text, context.today(), context.personId(), seen))
+        == 1;
   }
 }

@@ -1,6 +1,5 @@
 package osmerin.app.setup;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -16,12 +15,11 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.security.SignedIn;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.research.KeywordLanguages;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -62,35 +60,36 @@ class SiteSetupController {
 
   @PostMapping("/{site}/setup/language")
   @Needs(Right.MANAGE)
-  String language(SiteContext site, @RequestParam String language, RedirectAttributes to) {
+  String language(SiteContext site, @RequestParam String language, Reply reply) {
     languages.setUsual(site, language);
-    Foot.say(to, "Languages guessed again. Regroup to apply them to the groups.");
+    reply.say("Languages guessed again. Regroup to apply them to the groups.");
     return back(site);
   }
 
-  @PostMapping("/{site}/setup")
-  @Needs(Right.MANAGE)
-  String change(
-      SiteContext site,
+  /** What is sent to {@link #change}. */
+  record ChangeForm(
       @RequestParam String name,
       @RequestParam(defaultValue = "") String address,
       @RequestParam String zone,
       @RequestParam(required = false) @Nullable List<Integer> week,
-      @RequestParam int seen,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam int seen) {}
+
+  @PostMapping("/{site}/setup")
+  @Needs(Right.MANAGE)
+  String change(SiteContext site, ChangeForm form, Reply reply) {
     List<Integer> days =
-        week == null ? List.of() : week.stream().filter(d -> d >= 1 && d <= 7).sorted().toList();
-    SiteSettings wanted = new SiteSettings(name, address, zone, days);
-    Map<String, String> faults = setup.change(site, wanted, seen);
+        form.week() == null
+            ? List.of()
+            : form.week().stream().filter(d -> d >= 1 && d <= 7).sorted().toList();
+    SiteSettings wanted = new SiteSettings(form.name(), form.address(), form.zone(), days);
+    Map<String, String> faults = setup.change(site, wanted, form.seen());
     if (!faults.isEmpty()) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("faults", faults);
-      model.addAttribute("settings", wanted);
-      return settings(site, model);
+      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+      reply.with("faults", faults);
+      reply.with("settings", wanted);
+      return settings(site, reply.model());
     }
-    Foot.say(to, "The settings are saved. Due dates follow the working week at once.");
+    reply.say("The settings are saved. Due dates follow the working week at once.");
     return back(site);
   }
 
@@ -100,22 +99,20 @@ class SiteSetupController {
       SiteContext site,
       @RequestParam(required = false) @Nullable LocalDate day,
       @RequestParam String holiday,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     try {
       if (day == null) {
         throw new RefusedException("Choose the day of the holiday.");
       }
       setup.addHoliday(site, day, holiday);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("holidayFault", e.getMessage());
-      model.addAttribute("typedDay", day);
-      model.addAttribute("typedHoliday", holiday);
-      return settings(site, model);
+      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+      reply.with("holidayFault", e.getMessage());
+      reply.with("typedDay", day);
+      reply.with("typedHoliday", holiday);
+      return settings(site, reply.model());
     }
-    Foot.say(to, In.dayAndYear(day) + " is a holiday.");
+    reply.say(In.dayAndYear(day) + " is a holiday.");
     return back(site);
   }
 
@@ -124,9 +121,9 @@ class SiteSetupController {
   String removeHoliday(
       SiteContext site,
       @RequestParam @DateTimeFormat(iso = DateTimeFormat.ISO.DATE) LocalDate day,
-      RedirectAttributes to) {
+      Reply reply) {
     setup.removeHoliday(site, day);
-    Foot.say(to, In.dayAndYear(day) + " is a holiday no longer.");
+    reply.say(In.dayAndYear(day) + " is a holiday no longer.");
     return back(site);
   }
 
@@ -142,17 +139,18 @@ class SiteSetupController {
     return "setup/add-site";
   }
 
-  @PostMapping("/sites/add")
-  @Needs(Right.SIGNED_IN)
-  String add(
-      @AuthenticationPrincipal SignedIn person,
+  /** What is sent to {@link #add}. */
+  record AddForm(
       @RequestParam String name,
       @RequestParam(defaultValue = "") String address,
       @RequestParam String prefix,
-      @RequestParam String zone,
-      Model model,
-      HttpServletResponse response) {
-    Map<String, String> faults = setup.add(person.id(), name, address, prefix, zone);
+      @RequestParam String zone) {}
+
+  @PostMapping("/sites/add")
+  @Needs(Right.SIGNED_IN)
+  String add(@AuthenticationPrincipal SignedIn person, AddForm form, Reply reply) {
+    Map<String, String> faults =
+        setup.add(person.id(), form.name(), form.address(), form.prefix(), form.zone());
     if (faults.isEmpty()) {
       Site added =
           sites.of(person.id()).stream()
@@ -160,13 +158,13 @@ class SiteSetupController {
               .orElseThrow();
       return "redirect:/" + added.slug() + "/plan";
     }
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("faults", faults);
-    model.addAttribute("name", name);
-    model.addAttribute("address", address);
-    model.addAttribute("prefix", prefix);
-    model.addAttribute("zone", zone);
-    return add(person, model);
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("faults", faults);
+    reply.with("name", form.name());
+    reply.with("address", form.address());
+    reply.with("prefix", form.prefix());
+    reply.with("zone", form.zone());
+    return add(person, reply.model());
   }
 
   private static String back(SiteContext site) {

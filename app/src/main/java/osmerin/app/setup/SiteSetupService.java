@@ -113,10 +113,9 @@ public class SiteSetupService implements Reversal {
     }
     Site now = context.site();
     if (!sites.change(
-        now.id(), wanted.name(), wanted.address(), wanted.zone(), wanted.workingWeek(), seen)) {
+        now.with(wanted.name(), wanted.address(), wanted.zone(), wanted.workingWeek(), seen))) {
       throw new ConflictException(
-          now.name(),
-          "Settings",
+          new ConflictException.Field(now.name(), "Settings"),
           words(now.name(), now.address(), now.zone(), now.workingWeek()),
           words(wanted.name(), wanted.address(), wanted.zone(), wanted.workingWeek()),
           history.lastBy(context, Thing.SITE, now.id(), null),
@@ -134,14 +133,8 @@ public class SiteSetupService implements Reversal {
     add(changes, now, ZONE, now.zone(), wanted.zone());
     if (!now.workingWeek().equals(wanted.workingWeek())) {
       changes.add(
-          Change.of(
-              Thing.SITE,
-              now.id(),
-              WEEK,
-              days(now.workingWeek()),
-              days(wanted.workingWeek()),
-              new KeptWeek(now.workingWeek()),
-              new KeptWeek(wanted.workingWeek())));
+          Change.of(Thing.SITE, now.id(), WEEK, days(now.workingWeek()), days(wanted.workingWeek()))
+              .keeping(new KeptWeek(now.workingWeek()), new KeptWeek(wanted.workingWeek())));
     }
     return changes;
   }
@@ -177,14 +170,8 @@ public class SiteSetupService implements Reversal {
         context,
         Right.MANAGE,
         words + " is a holiday.",
-        Change.of(
-            Thing.SITE,
-            context.siteId(),
-            HOLIDAY,
-            null,
-            words,
-            null,
-            new KeptHoliday(day, name.strip())));
+        Change.of(Thing.SITE, context.siteId(), HOLIDAY, null, words)
+            .keeping(null, new KeptHoliday(day, name.strip())));
   }
 
   @Transactional
@@ -199,8 +186,8 @@ public class SiteSetupService implements Reversal {
         context,
         Right.MANAGE,
         words + " is a holiday no longer.",
-        Change.of(
-            Thing.SITE, context.siteId(), HOLIDAY, words, null, new KeptHoliday(day, name), null));
+        Change.of(Thing.SITE, context.siteId(), HOLIDAY, words, null)
+            .keeping(new KeptHoliday(day, name), null));
   }
 
   @Override
@@ -235,11 +222,11 @@ public class SiteSetupService implements Reversal {
     List<Integer> week =
         field.equals(WEEK) ? change.from(KeptWeek.class).days() : now.workingWeek();
     sites.change(
-        now.id(),
-        field.equals(NAME) ? back : now.name(),
-        field.equals(ADDRESS) ? back : now.address(),
-        field.equals(ZONE) ? back : now.zone(),
-        week,
-        now.version());
+        now.with(
+            field.equals(NAME) ? back : now.name(),
+            field.equals(ADDRESS) ? back : now.address(),
+            field.equals(ZONE) ? back : now.zone(),
+            week,
+            now.version()));
   }
 }

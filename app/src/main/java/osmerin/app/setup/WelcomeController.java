@@ -1,7 +1,6 @@
 package osmerin.app.setup;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.time.ZoneId;
 import java.util.Map;
@@ -17,6 +16,7 @@ import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.security.TooOften;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteService;
@@ -68,26 +68,22 @@ class WelcomeController {
 
   @PostMapping("/welcome")
   @Needs(Right.ANYBODY)
-  String setUp(
-      SetupService.Answers answers,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response) {
+  String setUp(SetupService.Answers answers, Reply reply, HttpServletRequest request) {
     Optional<Duration> wait = guard.tryCodeFrom(request.getRemoteAddr());
     if (wait.isPresent()) {
-      model.addAttribute("answers", answers);
-      String seconds = Counted.of(TooOften.say(response, wait.get()), "second");
+      reply.with("answers", answers);
+      String seconds = Counted.of(TooOften.say(reply.response(), wait.get()), "second");
       String again = "Too many tries. Try again in " + seconds + ".";
-      return form(model, Map.of("code", again));
+      return form(reply.model(), Map.of("code", again));
     }
     Map<String, String> faults = setup.setUp(answers);
     if (faults.isEmpty()) {
-      signIns.signIn(answers.login().strip(), request, response);
+      signIns.signIn(answers.login().strip(), request, reply.response());
       return "redirect:/";
     }
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("answers", answers);
-    return form(model, faults);
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("answers", answers);
+    return form(reply.model(), faults);
   }
 
   private static String form(Model model, Map<String, String> faults) {

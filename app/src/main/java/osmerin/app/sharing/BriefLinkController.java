@@ -1,9 +1,7 @@
 package osmerin.app.sharing;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.stream.Collectors;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,11 +9,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.guests.GuestLink;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -50,35 +47,35 @@ class BriefLinkController {
     return "sharing/links";
   }
 
-  @PostMapping
-  @Needs(Right.EDIT)
-  String make(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
+  /** What is sent to {@link #make}. */
+  record MakeForm(
       @RequestParam(defaultValue = "") String whom,
       @RequestParam(defaultValue = "") String days,
-      @RequestParam(defaultValue = "") String gives,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      @RequestParam(defaultValue = "") String gives) {}
+
+  @PostMapping
+  @Needs(Right.EDIT)
+  String make(SiteContext site, @PathVariable ReferenceNumber number, MakeForm form, Reply reply) {
     Round round = articles.get(site, number.number());
     BriefLinks.Wanted wanted =
-        new BriefLinks.Wanted(whom, number(days), !gives.equals("read"), gives.equals("hand-in"));
+        new BriefLinks.Wanted(
+            form.whom(),
+            number(form.days()),
+            !form.gives().equals("read"),
+            form.gives().equals("hand-in"));
     boolean fresh;
     try {
       fresh = links.make(site, round, wanted);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typedWhom", whom);
-      model.addAttribute("typedDays", days);
-      return page(round, model);
+      reply.refuse(e);
+      reply.with("typedWhom", form.whom());
+      reply.with("typedDays", form.days());
+      return page(round, reply.model());
     }
-    Foot.say(
-        to,
+    reply.say(
         fresh
-            ? "Link created. Copy it and send it to " + whom.strip() + "."
-            : whom.strip() + " is a guest and has a link; it shows the brief now.");
+            ? "Link created. Copy it and send it to " + form.whom().strip() + "."
+            : form.whom().strip() + " is a guest and has a link; it shows the brief now.");
     return back(site, round);
   }
 
@@ -93,10 +90,10 @@ class BriefLinkController {
       @PathVariable ReferenceNumber number,
       @PathVariable long id,
       @RequestParam boolean away,
-      RedirectAttributes to) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     links.revoke(site, round, id, away);
-    Foot.say(to, away ? "Link revoked." : "The link works again.");
+    reply.say(away ? "Link revoked." : "The link works again.");
     return back(site, round);
   }
 

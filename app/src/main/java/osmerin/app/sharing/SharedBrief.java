@@ -14,19 +14,17 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
-import osmerin.app.site.SiteService;
-import osmerin.app.team.TeamService;
+import osmerin.app.team.OnBehalf;
 import osmerin.core.draft.DraftCheck;
 
 /** What somebody without an account sees and does through the link to a brief, and no more. */
 @Service
 public class SharedBrief {
+  private final OnBehalf onBehalf;
   private final BriefLinkMapper links;
   private final ArticleService articles;
   private final BriefPages briefs;
   private final OutsideDrafts drafts;
-  private final SiteService sites;
-  private final TeamService team;
   private final Clock clock;
 
   SharedBrief(
@@ -34,15 +32,13 @@ public class SharedBrief {
       ArticleService articles,
       BriefPages briefs,
       OutsideDrafts drafts,
-      SiteService sites,
-      TeamService team,
+      OnBehalf onBehalf,
       Clock clock) {
+    this.onBehalf = onBehalf;
     this.links = links;
     this.articles = articles;
     this.briefs = briefs;
     this.drafts = drafts;
-    this.sites = sites;
-    this.team = team;
     this.clock = clock;
   }
 
@@ -83,7 +79,7 @@ public class SharedBrief {
 
   /** In the name of whoever made the link. */
   private SiteContext context(BriefLink link) {
-    return sites.onBehalfOf(link.siteId(), team.signedIn(link.madeBy()));
+    return onBehalf.of(link.siteId(), link.madeBy());
   }
 
   private Round round(SiteContext context, BriefLink link) {

@@ -17,6 +17,7 @@ import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.LinkDoor;
 import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 
@@ -36,23 +37,17 @@ class SharedBriefController {
 
   @GetMapping
   @Needs(Right.BY_LINK)
-  String open(
-      @PathVariable String token,
-      HttpServletRequest request,
-      HttpServletResponse response,
-      Model model) {
-    working(token, request, response, model)
-        .ifPresent(link -> model.addAttribute("opened", shared.open(link)));
+  String open(@PathVariable String token, HttpServletRequest request, Reply reply) {
+    working(token, request, reply).ifPresent(link -> reply.with("opened", shared.open(link)));
     return "sharing/brief";
   }
 
   /** The link where it works; otherwise the page says why it does not. */
-  private Optional<BriefLink> working(
-      String token, HttpServletRequest request, HttpServletResponse response, Model model) {
-    model.addAttribute("token", token);
+  private Optional<BriefLink> working(String token, HttpServletRequest request, Reply reply) {
+    reply.with("token", token);
     Optional<BriefLink> link = shared.find(token);
-    Optional<String> gone = door.shut(shared.state(link), request, response);
-    model.addAttribute("gone", gone.orElse(null));
+    Optional<String> gone = door.shut(shared.state(link), request, reply.response());
+    reply.with("gone", gone.orElse(null));
     return gone.isPresent() ? Optional.empty() : link;
   }
 
@@ -63,25 +58,24 @@ class SharedBriefController {
       @PathVariable String token,
       @ModelAttribute OutsideDrafts.Sent sent,
       HttpServletRequest request,
-      HttpServletResponse response,
-      Model model)
+      Reply reply)
       throws IOException {
-    model.addAttribute("typedDraft", sent.typed());
-    model.addAttribute("sentFile", sent.fileName());
-    Optional<BriefLink> link = working(token, request, response, model);
+    reply.with("typedDraft", sent.typed());
+    reply.with("sentFile", sent.fileName());
+    Optional<BriefLink> link = working(token, request, reply);
     if (link.isPresent()) {
       try {
-        wait(token, response);
+        wait(token, reply.response());
         String draft = sent.draft();
-        model.addAttribute("typedDraft", draft);
-        act(link.get(), sent.isHandedIn(), draft, model);
+        reply.with("typedDraft", draft);
+        act(link.get(), sent.isHandedIn(), draft, reply.model());
       } catch (RefusedException e) {
-        if (response.getStatus() == HttpStatus.OK.value()) {
-          response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
+        if (reply.response().getStatus() == HttpStatus.OK.value()) {
+          reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
         }
-        model.addAttribute("fault", e.getMessage());
+        reply.with("fault", e.getMessage());
       }
-      model.addAttribute("opened", shared.show(link.get()));
+      reply.with("opened", shared.show(link.get()));
     }
     return "sharing/brief";
   }

@@ -20,6 +20,13 @@ public record Site(
     String zone,
     List<Integer> workingWeek,
     int version) {
+  /** The same with other settings, for somebody who saw a version. */
+  public Site with(
+      String newName, String newAddress, String newZone, List<Integer> week, int seen) {
+    return new Site(
+        id, slug, newName.strip(), newAddress.strip(), prefix, newZone, List.copyOf(week), seen);
+  }
+
   public ZoneId zoneId() {
     return ZoneId.of(zone);
   }

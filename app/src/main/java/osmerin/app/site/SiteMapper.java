@@ -8,6 +8,15 @@ import org.apache.ibatis.annotations.Param;
 
 @Mapper
 interface SiteMapper {
+  /** A site as it is made. */
+  record Made(
+      String slug,
+      String name,
+      String address,
+      String prefix,
+      String zone,
+      List<Integer> workingWeek) {}
+
   Optional<Site> findFor(@Param("slug") String slug, @Param("personId") long personId);
 
   Optional<Role> findRole(@Param("siteId") long siteId, @Param("personId") long personId);
@@ -22,25 +31,14 @@ interface SiteMapper {
 
   List<LocalDate> holidays(@Param("siteId") long siteId);
 
-  long insert(
-      @Param("slug") String slug,
-      @Param("name") String name,
-      @Param("address") String address,
-      @Param("prefix") String prefix,
-      @Param("zone") String zone,
-      @Param("workingWeek") List<Integer> workingWeek);
+  long insert(Made made);
 
   Site get(@Param("id") long id);
 
   boolean isTaken(@Param("slug") String slug);
 
-  int change(
-      @Param("siteId") long siteId,
-      @Param("name") String name,
-      @Param("address") String address,
-      @Param("zone") String zone,
-      @Param("workingWeek") List<Integer> workingWeek,
-      @Param("seen") int seen);
+  /** 0 when its version is no longer that of the site. */
+  int change(Site site);
 
   List<Holiday> namedHolidays(@Param("siteId") long siteId, @Param("from") LocalDate from);
 

@@ -113,19 +113,19 @@ public class SiteService {
     for (int i = 2; sites.isTaken(slug); i++) {
       slug = slug(name) + "-" + i;
     }
-    return sites.get(sites.insert(slug, name.strip(), address.strip(), prefix, zone, week));
+    return sites.get(
+        sites.insert(new SiteMapper.Made(slug, name.strip(), address.strip(), prefix, zone, week)));
   }
 
   /**
    * Changes a site's settings; its addresses stay.
    *
-   * @param seen the version that was seen
+   * @param wanted the site as it is to be, with the version that was seen
    * @return false when somebody was faster
    */
   @Transactional
-  public boolean change(
-      long siteId, String name, String address, String zone, List<Integer> week, int seen) {
-    return sites.change(siteId, name.strip(), address.strip(), zone, week, seen) == 1;
+  public boolean change(Site wanted) {
+    return sites.change(wanted) == 1;
   }
 
   public Site get(long siteId) {

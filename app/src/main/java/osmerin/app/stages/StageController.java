@@ -11,9 +11,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.StageMoves;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StageList;
 import osmerin.app.runups.StepRoles;
@@ -69,13 +68,9 @@ class StageController {
 
   @PostMapping
   @Needs(Right.MANAGE)
-  String add(
-      SiteContext site,
-      @RequestParam String name,
-      @RequestParam Phase phase,
-      RedirectAttributes to) {
+  String add(SiteContext site, @RequestParam String name, @RequestParam Phase phase, Reply reply) {
     edits.add(site, name, phase);
-    Foot.say(to, "“" + name.strip() + "” is a stage now, the last that is " + phase.label() + ".");
+    reply.say("“" + name.strip() + "” is a stage now, the last that is " + phase.label() + ".");
     return back(site);
   }
 
@@ -86,18 +81,17 @@ class StageController {
       @PathVariable long id,
       @ModelAttribute StageForm form,
       @RequestParam String seen,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.change(site, id, form, seen);
-    Foot.say(to, "“" + form.name().strip() + "” is saved.");
+    reply.say("“" + form.name().strip() + "” is saved.");
     return back(site);
   }
 
   @PostMapping("/{id}/shift")
   @Needs(Right.MANAGE)
-  String shift(
-      SiteContext site, @PathVariable long id, @RequestParam boolean down, RedirectAttributes to) {
+  String shift(SiteContext site, @PathVariable long id, @RequestParam boolean down, Reply reply) {
     edits.shift(site, id, down);
-    Foot.say(to, "Moved " + (down ? "down" : "up") + ".");
+    reply.say("Moved " + (down ? "down" : "up") + ".");
     return back(site);
   }
 
@@ -107,16 +101,16 @@ class StageController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(required = false) @Nullable Long target,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.retire(site, id, target);
-    Foot.say(to, "The stage is retired.");
+    reply.say("The stage is retired.");
     return back(site);
   }
 
   /** Where acts lead: the name of an act with the id of a stage. */
   @PostMapping("/leads")
   @Needs(Right.MANAGE)
-  String lead(SiteContext site, @RequestParam Map<String, String> fields, RedirectAttributes to) {
+  String lead(SiteContext site, @RequestParam Map<String, String> fields, Reply reply) {
     Map<StageAct, Long> leads = new EnumMap<>(StageAct.class);
     for (StageAct act : StageAct.values()) {
       String stage = fields.getOrDefault(act.name(), "");
@@ -125,7 +119,7 @@ class StageController {
       }
     }
     edits.lead(site, leads);
-    Foot.say(to, "Saved.");
+    reply.say("Saved.");
     return back(site);
   }
 

@@ -107,8 +107,7 @@ public class StageEdits implements Reversal {
   private void refuseUnseen(SiteContext context, Stages now, String seen, String wanted) {
     if (!seen(now).equals(seen)) {
       throw new ConflictException(
-          context.site().name(),
-          STAGES,
+          new ConflictException.Field(context.site().name(), STAGES),
           words(now),
           wanted,
           history.lastBy(context, Thing.STAGES, context.siteId(), STAGES),
@@ -210,14 +209,8 @@ public class StageEdits implements Reversal {
     // Last, so that it is put back first: articles can go back to a stage that is there.
     List<Change> changes = new ArrayList<>(besides);
     changes.add(
-        Change.of(
-            Thing.STAGES,
-            context.siteId(),
-            STAGES,
-            words(before),
-            words(after),
-            KeptStages.of(before),
-            KeptStages.of(after)));
+        Change.of(Thing.STAGES, context.siteId(), STAGES, words(before), words(after))
+            .keeping(KeptStages.of(before), KeptStages.of(after)));
     history.note(context, Right.MANAGE, sentence, changes);
   }
 

@@ -1,7 +1,5 @@
 package osmerin.app.starts;
 
-import jakarta.servlet.http.HttpServletResponse;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,11 +7,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -47,25 +44,19 @@ class BriefStartController {
   @PostMapping("/{id}")
   @Needs(Right.WORK)
   String template(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @PathVariable long id,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable ReferenceNumber number, @PathVariable long id, Reply reply) {
     Round round = articles.get(site, number.number());
     templates.start(site, round, id);
-    Foot.say(to, "Empty fields were filled from the template.");
+    reply.say("Empty fields were filled from the template.");
     return brief(site, round);
   }
 
   @PostMapping("/{id}/remove")
   @Needs(Right.EDIT)
   String remove(
-      SiteContext site,
-      @PathVariable ReferenceNumber number,
-      @PathVariable long id,
-      RedirectAttributes to) {
+      SiteContext site, @PathVariable ReferenceNumber number, @PathVariable long id, Reply reply) {
     templates.remove(site, id);
-    Foot.say(to, "Template removed. Briefs that used it stay as they are.");
+    reply.say("Template removed. Briefs that used it stay as they are.");
     return brief(site, articles.get(site, number.number())) + "/start";
   }
 
@@ -76,9 +67,7 @@ class BriefStartController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "") String from,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     try {
       templates.startFrom(site, round, read(from));
@@ -87,13 +76,12 @@ class BriefStartController {
           site,
           round,
           new RefusedException("There is no article " + from.strip() + " here."),
-          model,
-          response);
+          reply);
     } catch (RefusedException e) {
-      model.addAttribute("typedFrom", from);
-      return refused(site, round, e, model, response);
+      reply.with("typedFrom", from);
+      return refused(site, round, e, reply);
     }
-    Foot.say(to, "Empty fields were filled from " + from.strip() + ".");
+    reply.say("Empty fields were filled from " + from.strip() + ".");
     return brief(site, round);
   }
 
@@ -111,29 +99,21 @@ class BriefStartController {
       @PathVariable ReferenceNumber number,
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "false") boolean ofType,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Round round = articles.get(site, number.number());
     try {
       templates.keep(site, round, name, ofType);
     } catch (RefusedException e) {
-      model.addAttribute("typedName", name);
-      return refused(site, round, e, model, response);
+      reply.with("typedName", name);
+      return refused(site, round, e, reply);
     }
-    Foot.say(to, "Saved as the template “" + name.strip() + "”.");
+    reply.say("Saved as the template “" + name.strip() + "”.");
     return brief(site, round) + "/start";
   }
 
-  private String refused(
-      SiteContext site,
-      Round round,
-      RefusedException e,
-      Model model,
-      HttpServletResponse response) {
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("fault", e.getMessage());
-    return page(site, round, model);
+  private String refused(SiteContext site, Round round, RefusedException e, Reply reply) {
+    reply.refuse(e);
+    return page(site, round, reply.model());
   }
 
   private static String brief(SiteContext site, Round round) {

@@ -73,8 +73,8 @@ public class BriefTemplates implements Reversal {
         context,
         Right.WORK,
         "The brief of %s was kept as the template “%s”.".formatted(round.reference(), name),
-        Change.of(
-            Thing.BRIEF_TEMPLATES, context.siteId(), field(name), null, "kept", null, template));
+        Change.of(Thing.BRIEF_TEMPLATES, context.siteId(), field(name), null, "kept")
+            .keeping(null, template));
   }
 
   private void insert(SiteContext context, KeptTemplate template) {
@@ -117,14 +117,8 @@ public class BriefTemplates implements Reversal {
         context,
         Right.EDIT,
         "The template “%s” was removed.".formatted(row.name()),
-        Change.of(
-            Thing.BRIEF_TEMPLATES,
-            context.siteId(),
-            field(row.name()),
-            "kept",
-            null,
-            new KeptTemplate(row.typeId(), row.name(), row.content()),
-            null));
+        Change.of(Thing.BRIEF_TEMPLATES, context.siteId(), field(row.name()), "kept", null)
+            .keeping(new KeptTemplate(row.typeId(), row.name(), row.content()), null));
   }
 
   /** Each on its own, so that one is undone whatever was done to others since. */

@@ -65,14 +65,8 @@ public class RealHours implements RoundReversal {
         hours == null
             ? "The hours of “%s” of %s were removed.".formatted(row.name(), round.reference())
             : "“%s” of %s took %s.".formatted(row.name(), round.reference(), words(hours)),
-        Change.of(
-            Thing.ARTICLE,
-            number,
-            HOURS + row.name(),
-            words(row.realHours()),
-            words(hours),
-            new KeptHours(key, row.realHours()),
-            new KeptHours(key, hours)));
+        Change.of(Thing.ARTICLE, number, HOURS + row.name(), words(row.realHours()), words(hours))
+            .keeping(new KeptHours(key, row.realHours()), new KeptHours(key, hours)));
   }
 
   private static @Nullable Double hours(String typed) {

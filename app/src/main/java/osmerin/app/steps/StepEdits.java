@@ -108,8 +108,7 @@ public class StepEdits implements RoundReversal {
     String now = seen(before);
     if (!now.equals(seen)) {
       throw new ConflictException(
-          round.reference(),
-          STEPS,
+          new ConflictException.Field(round.reference(), STEPS),
           names(before),
           names(wanted.get()),
           history.lastBy(context, Thing.ARTICLE, number, STEPS),
@@ -184,14 +183,8 @@ public class StepEdits implements RoundReversal {
     steps.put(round.id(), after);
     steps.setRecipe(recipe);
     return List.of(
-        Change.of(
-            Thing.ARTICLE,
-            round.article().number(),
-            STEPS,
-            null,
-            words(before, after),
-            kept(had, before),
-            kept(recipe, after)));
+        Change.of(Thing.ARTICLE, round.article().number(), STEPS, null, words(before, after))
+            .keeping(kept(had, before), kept(recipe, after)));
   }
 
   private static String words(List<StepState> before, List<StepState> after) {

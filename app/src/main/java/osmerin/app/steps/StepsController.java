@@ -1,6 +1,5 @@
 package osmerin.app.steps;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,11 +14,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.DateFollowers;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Planning;
@@ -94,23 +92,21 @@ class StepsController {
       @PathVariable ReferenceNumber number,
       @RequestParam MultiValueMap<String, String> fields,
       @RequestParam String seen,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     RecipeForm form = RecipeForm.sent(fields);
     Map<Integer, String> faults = new LinkedHashMap<>();
     try {
       faults.putAll(edits.change(site, number.number(), form, seen));
       if (faults.isEmpty()) {
-        Foot.say(to, "The steps of " + number + " are saved. Due dates follow at once.");
+        reply.say("The steps of " + number + " are saved. Due dates follow at once.");
         return back(site, number);
       }
     } catch (RefusedException e) {
-      model.addAttribute("fault", e.getMessage());
+      reply.with("fault", e.getMessage());
     }
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("seen", seen);
-    return page(site, articles.page(site, number.number(), null), form, faults, model);
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("seen", seen);
+    return page(site, articles.page(site, number.number(), null), form, faults, reply.model());
   }
 
   /** What another publish date would change, while it is typed; nothing is changed. */
@@ -140,9 +136,9 @@ class StepsController {
 
   @PostMapping("/articles/{number}/recipe/as-type")
   @Needs(Right.EDIT)
-  String asType(SiteContext site, @PathVariable ReferenceNumber number, RedirectAttributes to) {
+  String asType(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
     edits.asType(site, number.number());
-    Foot.say(to, number + " has the steps of its type again. What is done stays done.");
+    reply.say(number + " has the steps of its type again. What is done stays done.");
     return back(site, number);
   }
 
@@ -153,9 +149,9 @@ class StepsController {
       @PathVariable ReferenceNumber number,
       @PathVariable String key,
       @RequestParam(defaultValue = "") String hours,
-      RedirectAttributes to) {
+      Reply reply) {
     realHours.set(site, number.number(), key, hours);
-    Foot.say(to, "Noted.");
+    reply.say("Noted.");
     return back(site, number);
   }
 
@@ -165,9 +161,9 @@ class StepsController {
       SiteContext site,
       @PathVariable ReferenceNumber number,
       @PathVariable String key,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.claim(site, number.number(), key);
-    Foot.say(to, "The step is yours.");
+    reply.say("The step is yours.");
     return back(site, number);
   }
 

@@ -7,8 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -23,36 +22,36 @@ class TaskController {
     this.tasks = tasks;
   }
 
-  @PostMapping
-  @Needs(Right.WORK)
-  String add(
-      SiteContext site,
+  /** What is sent to {@link #add}. */
+  record AddForm(
       @RequestParam String name,
       @RequestParam(required = false) @Nullable Long person,
       @RequestParam(defaultValue = "") String hours,
-      @RequestParam(required = false) @Nullable LocalDate day,
-      RedirectAttributes to) {
-    long whose = person == null ? site.personId() : person;
-    tasks.add(site, name, whose, hours, day);
-    Foot.say(
-        to, whose == site.personId() ? "The task is on your desk." : "The task is on their desk.");
+      @RequestParam(required = false) @Nullable LocalDate day) {}
+
+  @PostMapping
+  @Needs(Right.WORK)
+  String add(SiteContext site, AddForm form, Reply reply) {
+    long whose = form.person() == null ? site.personId() : form.person();
+    tasks.add(site, form.name(), whose, form.hours(), form.day());
+    reply.say(
+        whose == site.personId() ? "The task is on your desk." : "The task is on their desk.");
     return back(site);
   }
 
   @PostMapping("/{id}")
   @Needs(Right.WORK)
-  String tick(
-      SiteContext site, @PathVariable long id, @RequestParam boolean done, RedirectAttributes to) {
+  String tick(SiteContext site, @PathVariable long id, @RequestParam boolean done, Reply reply) {
     tasks.tick(site, id, done);
-    Foot.say(to, done ? "Done." : "Open again.");
+    reply.say(done ? "Done." : "Open again.");
     return back(site);
   }
 
   @PostMapping("/{id}/remove")
   @Needs(Right.WORK)
-  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String remove(SiteContext site, @PathVariable long id, Reply reply) {
     tasks.remove(site, id);
-    Foot.say(to, "The task is off the desk.");
+    reply.say("The task is off the desk.");
     return back(site);
   }
 

@@ -69,7 +69,7 @@ public class Tasks implements Reversal {
         context,
         Right.WORK,
         "The task “%s”, due %s, was added.".formatted(name, In.day(due)),
-        Change.of(Thing.TASK, id, REMOVED, "not there", "added", true, false));
+        Change.of(Thing.TASK, id, REMOVED, "not there", "added").keeping(true, false));
     if (personId != context.personId()) {
       String text = "“%s” is yours, by %s.".formatted(name, In.day(due));
       notices.tell(context, List.of(personId), NoticeKind.NAMED, text, context.base() + "/desk");
@@ -106,14 +106,8 @@ public class Tasks implements Reversal {
         context,
         Right.WORK,
         sentence.formatted(task.name()),
-        Change.of(
-            Thing.TASK,
-            id,
-            DONE,
-            done ? "open" : "done",
-            done ? "done" : "open",
-            task.doneOn(),
-            to));
+        Change.of(Thing.TASK, id, DONE, done ? "open" : "done", done ? "done" : "open")
+            .keeping(task.doneOn(), to));
   }
 
   /** Takes a task off its desk. */
@@ -125,7 +119,7 @@ public class Tasks implements Reversal {
         context,
         Right.WORK,
         "The task “%s” was removed.".formatted(task.name()),
-        Change.of(Thing.TASK, id, REMOVED, "there", "removed", false, true));
+        Change.of(Thing.TASK, id, REMOVED, "there", "removed").keeping(false, true));
   }
 
   @Override

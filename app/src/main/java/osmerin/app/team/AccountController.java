@@ -1,6 +1,5 @@
 package osmerin.app.team;
 
-import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.Arrays;
 import java.util.List;
@@ -13,14 +12,13 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.notices.NoticeChoice;
 import osmerin.app.notices.NoticeKind;
 import osmerin.app.notices.NoticeKind.MailChoice;
 import osmerin.app.notices.Notices;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -61,18 +59,16 @@ class AccountController {
       @RequestParam String name,
       @RequestParam Theme theme,
       @RequestParam(defaultValue = "false") boolean singleKeys,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Settings now = accounts.settings(site.personId());
     Settings wanted = new Settings(now.login(), name, now.mail(), theme, singleKeys);
     try {
       accounts.set(site.person(), wanted);
-      Foot.say(to, "Your settings are saved.");
+      reply.say("Your settings are saved.");
       return back(site);
     } catch (RefusedException e) {
-      model.addAttribute("settings", wanted);
-      return fault("settingsFault", e, site, model, response);
+      reply.with("settings", wanted);
+      return fault("settingsFault", e, site, reply);
     }
   }
 
@@ -82,12 +78,9 @@ class AccountController {
       SiteContext site,
       @RequestParam(defaultValue = "") String mail,
       @RequestParam(defaultValue = "") String current,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     try {
-      Foot.say(
-          to,
+      reply.say(
           switch (mails.ask(site.person(), mail, current)) {
             case CHANGED -> "Your mail address is changed.";
             case WAITS_FOR_LINK ->
@@ -99,8 +92,8 @@ class AccountController {
           });
       return back(site);
     } catch (RefusedException e) {
-      model.addAttribute("typedMail", mail);
-      return fault("mailFault", e, site, model, response);
+      reply.with("typedMail", mail);
+      return fault("mailFault", e, site, reply);
     }
   }
 
@@ -121,15 +114,13 @@ class AccountController {
       @RequestParam String old,
       @RequestParam String password,
       HttpSession session,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     try {
       accounts.changePassword(site.person(), old, password, session.getId());
-      Foot.say(to, "Your password is changed. Everywhere else you are signed out.");
+      reply.say("Your password is changed. Everywhere else you are signed out.");
       return back(site);
     } catch (RefusedException e) {
-      return fault("passwordFault", e, site, model, response);
+      return fault("passwordFault", e, site, reply);
     }
   }
 
@@ -147,14 +138,14 @@ class AccountController {
       SiteContext site,
       @RequestParam(required = false) @Nullable List<NoticeKind> inApp,
       @RequestParam Map<String, String> fields,
-      RedirectAttributes to) {
+      Reply reply) {
     List<NoticeKind> shown = inApp == null ? List.of() : inApp;
     notices.choose(
         site.personId(),
         Arrays.stream(NoticeKind.values())
             .map(kind -> new NoticeChoice(kind, shown.contains(kind), mail(fields, kind)))
             .toList());
-    Foot.say(to, "Your choice of notices is saved.");
+    reply.say("Your choice of notices is saved.");
     return back(site);
   }
 
@@ -166,15 +157,10 @@ class AccountController {
         .orElse(MailChoice.NEVER);
   }
 
-  private String fault(
-      String where,
-      RefusedException e,
-      SiteContext site,
-      Model model,
-      HttpServletResponse response) {
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute(where, e.getMessage());
-    return account(site, model);
+  private String fault(String where, RefusedException e, SiteContext site, Reply reply) {
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with(where, e.getMessage());
+    return account(site, reply.model());
   }
 
   private static String back(SiteContext site) {

@@ -1,14 +1,12 @@
 package osmerin.app.team;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.security.SignIns;
 import osmerin.app.platform.security.SignedIn;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 
@@ -33,18 +32,15 @@ class InvitationController {
   @GetMapping("/invitation/{token}")
   @Needs(Right.ANYBODY)
   String invitation(
-      @PathVariable String token,
-      @AuthenticationPrincipal @Nullable SignedIn person,
-      Model model,
-      HttpServletResponse response) {
+      @PathVariable String token, @AuthenticationPrincipal @Nullable SignedIn person, Reply reply) {
     Optional<Invitation> invitation = invitations.find(token);
     if (invitation.isEmpty()) {
-      response.setStatus(HttpStatus.NOT_FOUND.value());
+      reply.status(HttpStatus.NOT_FOUND);
     }
-    model.addAttribute("invitation", invitation.orElse(null));
-    model.addAttribute("token", token);
-    model.addAttribute("person", person);
-    model.asMap().putIfAbsent("faults", Map.of());
+    reply.with("invitation", invitation.orElse(null));
+    reply.with("token", token);
+    reply.with("person", person);
+    reply.model().asMap().putIfAbsent("faults", Map.of());
     return "team/invitation";
   }
 
@@ -54,22 +50,21 @@ class InvitationController {
       @PathVariable String token,
       @RequestParam String name,
       @RequestParam String password,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response) {
+      Reply reply,
+      HttpServletRequest request) {
     Optional<Invitation> invitation = invitations.find(token);
     Map<String, String> faults =
         invitation.isEmpty()
             ? Map.of("link", "gone")
             : invitations.acceptNew(token, name, password);
     if (faults.isEmpty()) {
-      signIns.signIn(invitation.orElseThrow().mail(), request, response);
+      signIns.signIn(invitation.orElseThrow().mail(), request, reply.response());
       return "redirect:/";
     }
-    response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-    model.addAttribute("faults", faults);
-    model.addAttribute("name", name);
-    return invitation(token, null, model, response);
+    reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
+    reply.with("faults", faults);
+    reply.with("name", name);
+    return invitation(token, null, reply);
   }
 
   /** Leads to signing in first, when nobody is. */

@@ -83,13 +83,14 @@ public class Invitations {
     String token = SecretToken.fresh();
     Instant now = clock.instant();
     links.invite(
-        context.siteId(),
-        to,
-        role,
-        SecretToken.hash(token),
-        context.personId(),
-        now,
-        now.plus(VALID));
+        new LinkMapper.Invited(
+            context.siteId(),
+            to,
+            role,
+            SecretToken.hash(token),
+            context.personId(),
+            now,
+            now.plus(VALID)));
     String link = address.of("/invitation/" + token);
     post.send(to, "Invitation to " + context.site().name(), letter(context, role, link));
     history.note(

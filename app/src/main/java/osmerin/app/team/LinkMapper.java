@@ -11,14 +11,17 @@ import osmerin.app.site.Role;
 /** One-time links. */
 @Mapper
 interface LinkMapper {
-  long invite(
-      @Param("siteId") long siteId,
-      @Param("mail") String mail,
-      @Param("role") Role role,
-      @Param("tokenHash") byte[] tokenHash,
-      @Param("personId") long personId,
-      @Param("at") Instant at,
-      @Param("expiresAt") Instant expiresAt);
+  /** An invitation as it is sent. */
+  record Invited(
+      long siteId,
+      String mail,
+      Role role,
+      byte[] tokenHash,
+      long personId,
+      Instant at,
+      Instant expiresAt) {}
+
+  long invite(Invited invited);
 
   List<Invitation> open(@Param("siteId") long siteId, @Param("now") Instant now);
 

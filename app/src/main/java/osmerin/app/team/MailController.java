@@ -1,14 +1,13 @@
 package osmerin.app.team;
 
-import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 
@@ -24,27 +23,26 @@ class MailController {
   /** Asks first: mail programs open links by themselves. */
   @GetMapping("/mail/{token}")
   @Needs(Right.ANYBODY)
-  String ask(@PathVariable String token, Model model, HttpServletResponse response) {
+  String ask(@PathVariable String token, Reply reply) {
     MailChange change = mails.ofLink(token).orElse(null);
     if (change == null) {
-      response.setStatus(HttpStatus.NOT_FOUND.value());
+      reply.status(HttpStatus.NOT_FOUND);
     }
-    model.addAttribute("mail", change == null ? null : change.mail());
-    model.addAttribute("token", token);
+    reply.with("mail", change == null ? null : change.mail());
+    reply.with("token", token);
     return "team/mail";
   }
 
   @PostMapping("/mail/{token}")
   @Needs(Right.ANYBODY)
-  String confirm(@PathVariable String token, Model model, HttpServletResponse response) {
+  String confirm(@PathVariable String token, Reply reply) {
     try {
-      model.addAttribute("confirmed", mails.confirm(token));
+      reply.with("confirmed", mails.confirm(token));
       return "team/mail";
     } catch (NotFoundException e) {
-      return ask(token, model, response);
+      return ask(token, reply);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
+      reply.refuse(e);
       return "team/mail";
     }
   }

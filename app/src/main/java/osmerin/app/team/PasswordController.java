@@ -1,7 +1,6 @@
 package osmerin.app.team;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.concurrent.Executor;
@@ -18,6 +17,7 @@ import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.TooOften;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 
@@ -50,20 +50,16 @@ class PasswordController {
 
   @PostMapping("/forgotten")
   @Needs(Right.ANYBODY)
-  String send(
-      @RequestParam String login,
-      Model model,
-      HttpServletRequest request,
-      HttpServletResponse response) {
+  String send(@RequestParam String login, Reply reply, HttpServletRequest request) {
     Optional<Duration> wait = guard.askForLinkFrom(request.getRemoteAddr());
     if (wait.isPresent()) {
-      model.addAttribute("wait", TooOften.say(response, wait.get()));
-      return forgotten(model);
+      reply.with("wait", TooOften.say(reply.response(), wait.get()));
+      return forgotten(reply.model());
     }
     // Beside this request, so that it takes the same time whether there is such a person or not.
     beside.execute(() -> sendLink(login));
-    model.addAttribute("sent", true);
-    return forgotten(model);
+    reply.with("sent", true);
+    return forgotten(reply.model());
   }
 
   private void sendLink(String login) {
@@ -74,32 +70,26 @@ class PasswordController {
 
   @GetMapping("/password/{token}")
   @Needs(Right.ANYBODY)
-  String choose(@PathVariable String token, Model model, HttpServletResponse response) {
+  String choose(@PathVariable String token, Reply reply) {
     var person = accounts.ofLink(token);
     if (person.isEmpty()) {
-      response.setStatus(HttpStatus.NOT_FOUND.value());
+      reply.status(HttpStatus.NOT_FOUND);
     }
-    model.addAttribute("person", person.orElse(null));
-    model.addAttribute("token", token);
+    reply.with("person", person.orElse(null));
+    reply.with("token", token);
     return "team/password";
   }
 
   @PostMapping("/password/{token}")
   @Needs(Right.ANYBODY)
-  String choose(
-      @PathVariable String token,
-      @RequestParam String password,
-      Model model,
-      HttpServletResponse response) {
+  String choose(@PathVariable String token, @RequestParam String password, Reply reply) {
     try {
       accounts.choosePassword(token, password);
       return "redirect:/sign-in?chosen";
     } catch (NotFoundException e) {
-      return choose(token, model, response);
+      return choose(token, reply);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      return choose(token, model, response);
+      return choose(token, reply.refuse(e));
     }
   }
 }

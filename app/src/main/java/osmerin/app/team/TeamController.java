@@ -1,7 +1,5 @@
 package osmerin.app.team;
 
-import jakarta.servlet.http.HttpServletResponse;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,10 +7,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.Role;
@@ -58,33 +55,26 @@ class TeamController {
 
   @PostMapping("/invitations")
   @Needs(Right.MANAGE)
-  String invite(
-      SiteContext site,
-      @RequestParam String mail,
-      @RequestParam Role role,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+  String invite(SiteContext site, @RequestParam String mail, @RequestParam Role role, Reply reply) {
     try {
       String link = invitations.invite(site, mail, role);
-      Foot.say(to, mail.strip() + " is invited.");
-      to.addFlashAttribute("link", link);
-      to.addFlashAttribute("linkFor", mail.strip());
+      reply.say(mail.strip() + " is invited.");
+      reply.next("link", link);
+      reply.next("linkFor", mail.strip());
       return back(site);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typed", mail);
-      model.addAttribute("typedRole", role);
-      return team(site, model);
+      reply.refuse(e);
+      reply.with("typed", mail);
+      reply.with("typedRole", role);
+      return team(site, reply.model());
     }
   }
 
   @PostMapping("/invitations/{id}/revoke")
   @Needs(Right.MANAGE)
-  String revoke(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String revoke(SiteContext site, @PathVariable long id, Reply reply) {
     invitations.revoke(site, id);
-    Foot.say(to, "The invitation is withdrawn; its link no longer works.");
+    reply.say("The invitation is withdrawn; its link no longer works.");
     return back(site);
   }
 
@@ -95,36 +85,36 @@ class TeamController {
       @PathVariable long id,
       @RequestParam Role seen,
       @RequestParam Role role,
-      RedirectAttributes to) {
+      Reply reply) {
     team.changeRole(site, id, seen, role);
-    Foot.say(to, team.get(site, id).name() + " is " + role.label() + " now.");
+    reply.say(team.get(site, id).name() + " is " + role.label() + " now.");
     return back(site);
   }
 
   @PostMapping("/{id}/remove")
   @Needs(Right.MANAGE)
-  String remove(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String remove(SiteContext site, @PathVariable long id, Reply reply) {
     String name = team.get(site, id).name();
     team.remove(site, id);
-    Foot.say(to, name + " is no longer on the site. What they did keeps their name.");
+    reply.say(name + " is no longer on the site. What they did keeps their name.");
     return id == site.personId() ? "redirect:/" : back(site);
   }
 
   @PostMapping("/{id}/password-link")
   @Needs(Right.MANAGE)
-  String passwordLink(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String passwordLink(SiteContext site, @PathVariable long id, Reply reply) {
     Person person = team.get(site, id);
-    to.addFlashAttribute("link", accounts.passwordLinkFor(site, person));
-    to.addFlashAttribute("linkFor", person.name());
+    reply.next("link", accounts.passwordLinkFor(site, person));
+    reply.next("linkFor", person.name());
     return back(site);
   }
 
   /** Confirms the mail address somebody asked for, where no mail is sent. */
   @PostMapping("/{id}/mail")
   @Needs(Right.MANAGE)
-  String mail(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String mail(SiteContext site, @PathVariable long id, Reply reply) {
     Person person = team.get(site, id);
-    Foot.say(to, person.name() + " has the address " + mails.confirmFor(site, person) + " now.");
+    reply.say(person.name() + " has the address " + mails.confirmFor(site, person) + " now.");
     return back(site);
   }
 

@@ -150,8 +150,7 @@ public class TeamService implements UserDetailsService {
     keepAnOwner(context, person, role == Role.OWNER);
     if (team.changeRole(context.siteId(), personId, seen, role) == 0) {
       throw new ConflictException(
-          person.name(),
-          "Role",
+          new ConflictException.Field(person.name(), "Role"),
           person.role().label(),
           role.label(),
           history.lastBy(context, Thing.PERSON, personId, "Role"),

@@ -63,17 +63,17 @@ class TopicController {
     return "topics/no-topic";
   }
 
-  @GetMapping("/topics/{id}")
-  @Needs(Right.READ)
-  String topic(
-      SiteContext site,
-      @PathVariable long id,
+  /** What is sent to {@link #topic}. */
+  record TopicForm(
       @RequestParam(required = false) @Nullable String sort,
       @RequestParam(required = false) @Nullable String several,
-      @RequestParam(defaultValue = "1") int page,
-      Model model) {
-    GroupOrder order = GroupOrder.of(sort);
-    boolean severalOnly = several != null;
+      @RequestParam(defaultValue = "1") int page) {}
+
+  @GetMapping("/topics/{id}")
+  @Needs(Right.READ)
+  String topic(SiteContext site, @PathVariable long id, TopicForm form, Model model) {
+    GroupOrder order = GroupOrder.of(form.sort());
+    boolean severalOnly = form.several() != null;
     TopicPage topic = topics.topic(site, id, order);
     List<Group> shown =
         severalOnly
@@ -84,7 +84,7 @@ class TopicController {
         "singles", topic.groups().stream().filter(g -> g.row().keywords() == 1).count());
     model.addAttribute("order", order);
     model.addAttribute("siteStrength", topic.siteStrength());
-    Paging paging = new Paging(page, PAGE, shown.size());
+    Paging paging = new Paging(form.page(), PAGE, shown.size());
     model.addAttribute("summary", topic.summary());
     model.addAttribute("topic", topic);
     model.addAttribute("topics", topics.topicNames(site));

@@ -5,8 +5,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -28,18 +27,17 @@ class TopicEditController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String seen,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.rename(site, id, name, seen);
-    Foot.say(to, "The topic has its name; no import changes it.");
+    reply.say("The topic has its name; no import changes it.");
     return here(site, id);
   }
 
   @PostMapping("/pillar")
   @Needs(Right.IMPORT)
-  String pillar(
-      SiteContext site, @PathVariable long id, @RequestParam long group, RedirectAttributes to) {
+  String pillar(SiteContext site, @PathVariable long id, @RequestParam long group, Reply reply) {
     edits.choosePillar(site, id, group);
-    Foot.say(to, "The topic has its pillar.");
+    reply.say("The topic has its pillar.");
     return here(site, id);
   }
 
@@ -49,9 +47,9 @@ class TopicEditController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(defaultValue = "false") boolean on,
-      RedirectAttributes to) {
+      Reply reply) {
     edits.focus(site, id, on);
-    Foot.say(to, on ? "Lead topic: every desk shows it." : "No longer a lead topic.");
+    reply.say(on ? "Lead topic: every desk shows it." : "No longer a lead topic.");
     return here(site, id);
   }
 

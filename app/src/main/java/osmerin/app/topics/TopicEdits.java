@@ -66,7 +66,8 @@ public class TopicEdits implements Reversal {
     }
     refuseTaken(context, id, typed);
     if (topics.rename(context.siteId(), id, typed, seen) == 0) {
-      throw GivenName.conflict(context, history, Thing.TOPIC, id, topic.name(), typed);
+      throw GivenName.conflict(
+          topic.name(), typed, history.lastBy(context, Thing.TOPIC, id, GivenName.FIELD));
     }
     history.note(
         context,
@@ -102,8 +103,8 @@ public class TopicEdits implements Reversal {
         context,
         Right.IMPORT,
         "“%s” is the pillar of “%s” now.".formatted(group.name(), topic.name()),
-        Change.of(
-            Thing.TOPIC, id, PILLAR, topic.pillar(), group.name(), topic.pillarGroupId(), groupId));
+        Change.of(Thing.TOPIC, id, PILLAR, topic.pillar(), group.name())
+            .keeping(topic.pillarGroupId(), groupId));
   }
 
   /** Puts a topic among the few that the whole team keeps in mind, or takes it from there. */

@@ -7,8 +7,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.runups.StepGuide;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -36,17 +35,19 @@ class GuideController {
     return "types/guide";
   }
 
+  /** What is sent to {@link #write}. */
+  record WriteForm(@RequestParam String text, @RequestParam int seen) {}
+
   @PostMapping
   @Needs(Right.WORK)
   String write(
       SiteContext site,
       @PathVariable long id,
       @PathVariable String key,
-      @RequestParam String text,
-      @RequestParam int seen,
-      RedirectAttributes to) {
-    edits.write(site, id, key, text, seen);
-    Foot.say(to, "Saved, with today's date and your name.");
+      WriteForm form,
+      Reply reply) {
+    edits.write(site, id, key, form.text(), form.seen());
+    reply.say("Saved, with today's date and your name.");
     return "redirect:" + site.base() + "/types/" + id + "/how/" + key;
   }
 }

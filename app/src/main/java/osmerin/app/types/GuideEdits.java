@@ -73,8 +73,7 @@ public class GuideEdits implements Reversal {
     if (!put(context, typeId, key, text, seen)) {
       int now = before == null ? 0 : before.version();
       throw new ConflictException(
-          "“" + step.name() + "”",
-          GUIDE,
+          new ConflictException.Field("“" + step.name() + "”", GUIDE),
           was,
           text,
           history.lastBy(context, Thing.STEP_GUIDE, thing(typeId, key), GUIDE),
@@ -94,7 +93,7 @@ public class GuideEdits implements Reversal {
   private boolean put(
       SiteContext context, long typeId, String key, @Nullable String text, int seen) {
     String written = text == null ? "" : text;
-    return guides.write(typeId, key, written, context.today(), context.personId(), seen);
+    return guides.write(context, typeId, key, written, seen);
   }
 
   private static String thing(long typeId, String key) {

@@ -4,8 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -22,28 +21,25 @@ class RoleController {
 
   @PostMapping
   @Needs(Right.MANAGE)
-  String add(SiteContext site, @RequestParam String role, RedirectAttributes to) {
-    Foot.say(to, "Steps can now name the role “" + edits.add(site, role) + "”.");
+  String add(SiteContext site, @RequestParam String role, Reply reply) {
+    reply.say("Steps can now name the role “" + edits.add(site, role) + "”.");
     return back(site);
   }
 
   @PostMapping("/rename")
   @Needs(Right.MANAGE)
   String rename(
-      SiteContext site,
-      @RequestParam String role,
-      @RequestParam String name,
-      RedirectAttributes to) {
+      SiteContext site, @RequestParam String role, @RequestParam String name, Reply reply) {
     edits.rename(site, role, name);
-    Foot.say(to, "The role is renamed everywhere.");
+    reply.say("The role is renamed everywhere.");
     return back(site);
   }
 
   @PostMapping("/remove")
   @Needs(Right.MANAGE)
-  String remove(SiteContext site, @RequestParam String role, RedirectAttributes to) {
+  String remove(SiteContext site, @RequestParam String role, Reply reply) {
     edits.remove(site, role);
-    Foot.say(to, "The role is removed.");
+    reply.say("The role is removed.");
     return back(site);
   }
 

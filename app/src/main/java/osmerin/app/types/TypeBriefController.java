@@ -6,8 +6,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.Role;
@@ -28,23 +27,18 @@ class TypeBriefController {
   /** What its articles need before anybody writes. */
   @PostMapping("/brief")
   @Needs(Right.MANAGE)
-  String brief(
-      SiteContext site,
-      @PathVariable long id,
-      @RequestParam BriefNeed need,
-      RedirectAttributes to) {
+  String brief(SiteContext site, @PathVariable long id, @RequestParam BriefNeed need, Reply reply) {
     usual.setBriefNeed(site, id, need);
-    Foot.say(to, "Articles of this type need " + need.label() + " before the writing.");
+    reply.say("Articles of this type need " + need.label() + " before the writing.");
     return back(site, id);
   }
 
   /** Who signs its briefs off. */
   @PostMapping("/sign-off-by")
   @Needs(Right.MANAGE)
-  String signOffBy(
-      SiteContext site, @PathVariable long id, @RequestParam Role role, RedirectAttributes to) {
+  String signOffBy(SiteContext site, @PathVariable long id, @RequestParam Role role, Reply reply) {
     usual.setSignOffBy(site, id, role);
-    Foot.say(to, "Briefs of this type are signed off by " + role.from() + ".");
+    reply.say("Briefs of this type are signed off by " + role.from() + ".");
     return back(site, id);
   }
 
@@ -55,9 +49,9 @@ class TypeBriefController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(defaultValue = "") Set<BriefPart> part,
-      RedirectAttributes to) {
+      Reply reply) {
     usual.setBriefParts(site, id, part);
-    Foot.say(to, "Briefs of this type show these parts, unless a brief has its own.");
+    reply.say("Briefs of this type show these parts, unless a brief has its own.");
     return back(site, id);
   }
 

@@ -1,11 +1,9 @@
 package osmerin.app.types;
 
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.util.MultiValueMap;
@@ -14,9 +12,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepGuides;
@@ -82,9 +79,7 @@ class TypeController {
       @RequestParam String name,
       @RequestParam Kind kind,
       @RequestParam(defaultValue = "") String recipe,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      Reply reply) {
     Set<StepRole> known = roles.set(site.siteId());
     Recipe read = Recipe.read(RecipeText.rows(recipe, known, List.of()), known);
     try {
@@ -92,15 +87,14 @@ class TypeController {
         throw new RefusedException(firstFault(read));
       }
       long id = edits.add(site, kind, name, read.steps());
-      Foot.say(to, "“" + name.strip() + "” is added.");
+      reply.say("“" + name.strip() + "” is added.");
       return "redirect:" + site.base() + "/setup/types/" + id;
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      model.addAttribute("typedName", name);
-      model.addAttribute("typedKind", kind);
-      model.addAttribute("typedRecipe", recipe);
-      return types(site, model);
+      reply.refuse(e);
+      reply.with("typedName", name);
+      reply.with("typedKind", kind);
+      reply.with("typedRecipe", recipe);
+      return types(site, reply.model());
     }
   }
 
@@ -138,6 +132,13 @@ class TypeController {
     return "types/type";
   }
 
+  /** What is sent to {@link #change}. */
+  record ChangeForm(
+      @RequestParam String title,
+      @RequestParam String cushion,
+      @RequestParam int seen,
+      @RequestParam(required = false) @Nullable Boolean follow) {}
+
   /** Saves a type; where open articles have it, asks first whether they follow. */
   @PostMapping("/{id}")
   @Needs(Right.MANAGE)
@@ -145,31 +146,27 @@ class TypeController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam MultiValueMap<String, String> fields,
-      @RequestParam String title,
-      @RequestParam String cushion,
-      @RequestParam int seen,
-      @RequestParam(required = false) @Nullable Boolean follow,
-      RedirectAttributes to,
-      Model model,
-      HttpServletResponse response) {
+      ChangeForm sent,
+      Reply reply) {
     ArticleType type = edits.get(site, id);
-    TypeForm form = new TypeForm(title, cushion, RecipeForm.sent(fields), seen);
+    TypeForm form =
+        new TypeForm(sent.title(), sent.cushion(), RecipeForm.sent(fields), sent.seen());
     Recipe read = read(site, type, form);
     try {
       if (!read.isSound()) {
         throw new RefusedException("The recipe is not saved yet: " + firstFault(read));
       }
-      RunUp wanted = new RunUp(TypeForm.name(title), form.cushionDays(), read.steps());
-      if (follow == null && isAsked(site, type, wanted, model)) {
-        return page(site, type, form, Map.of(), model);
+      RunUp wanted = new RunUp(TypeForm.name(sent.title()), form.cushionDays(), read.steps());
+      if (sent.follow() == null && isAsked(site, type, wanted, reply.model())) {
+        return page(site, type, form, Map.of(), reply.model());
       }
-      int following = edits.change(site, id, wanted, Boolean.TRUE.equals(follow), seen);
-      Foot.say(to, said(following));
+      int following =
+          edits.change(site, id, wanted, Boolean.TRUE.equals(sent.follow()), sent.seen());
+      reply.say(said(following));
       return "redirect:" + site.base() + "/setup/types/" + id;
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      return page(site, type, form, read.faults(), model);
+      reply.refuse(e);
+      return page(site, type, form, read.faults(), reply.model());
     }
   }
 
@@ -209,9 +206,9 @@ class TypeController {
       @PathVariable long id,
       @RequestParam StepRole role,
       @RequestParam(required = false) @Nullable Long person,
-      RedirectAttributes to) {
+      Reply reply) {
     usual.setPerson(site, id, role, person);
-    Foot.say(to, "New articles of this type name them.");
+    reply.say("New articles of this type name them.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 
@@ -223,9 +220,9 @@ class TypeController {
       @PathVariable long id,
       @RequestParam(defaultValue = "") String low,
       @RequestParam(defaultValue = "") String high,
-      RedirectAttributes to) {
+      Reply reply) {
     usual.setWords(site, id, low, high);
-    Foot.say(to, "The usual length is set. It applies when neither brief nor evidence gives one.");
+    reply.say("The usual length is set. It applies when neither brief nor evidence gives one.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
 
@@ -236,43 +233,45 @@ class TypeController {
       SiteContext site,
       @PathVariable long id,
       @RequestParam(defaultValue = "") String names,
-      RedirectAttributes to) {
+      Reply reply) {
     usual.setLinkNames(site, id, names);
-    Foot.say(to, "Every article of this type shows these links, to be filled in.");
+    reply.say("Every article of this type shows these links, to be filled in.");
     return "redirect:" + site.base() + "/setup/types/" + id;
   }
+
+  /** What is sent to {@link #typed}. */
+  record TypedForm(
+      @RequestParam String text,
+      @RequestParam String title,
+      @RequestParam String cushion,
+      @RequestParam int seen) {}
 
   /** Puts typed lines into the rows; nothing is saved yet. */
   @PostMapping("/{id}/typed")
   @Needs(Right.MANAGE)
-  String typed(
-      SiteContext site,
-      @PathVariable long id,
-      @RequestParam String text,
-      @RequestParam String title,
-      @RequestParam String cushion,
-      @RequestParam int seen,
-      Model model) {
+  String typed(SiteContext site, @PathVariable long id, TypedForm form, Model model) {
     ArticleType type = edits.get(site, id);
     List<RunUpStep> before = types.steps(id);
-    RecipeForm rows = RecipeForm.ofRows(RecipeText.rows(text, roles.set(site.siteId()), before));
+    RecipeForm rows =
+        RecipeForm.ofRows(RecipeText.rows(form.text(), roles.set(site.siteId()), before));
     model.addAttribute("unsaved", true);
-    return page(site, type, new TypeForm(title, cushion, rows, seen), Map.of(), model);
+    return page(
+        site, type, new TypeForm(form.title(), form.cushion(), rows, form.seen()), Map.of(), model);
   }
 
   @PostMapping("/{id}/copy")
   @Needs(Right.MANAGE)
-  String copy(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String copy(SiteContext site, @PathVariable long id, Reply reply) {
     long copy = edits.copy(site, id);
-    Foot.say(to, "This is the copy. Give it a name of its own.");
+    reply.say("This is the copy. Give it a name of its own.");
     return "redirect:" + site.base() + "/setup/types/" + copy;
   }
 
   @PostMapping("/{id}/retire")
   @Needs(Right.MANAGE)
-  String retire(SiteContext site, @PathVariable long id, RedirectAttributes to) {
+  String retire(SiteContext site, @PathVariable long id, Reply reply) {
     edits.retire(site, id);
-    Foot.say(to, "The type is retired. Articles that have it keep it.");
+    reply.say("The type is retired. Articles that have it keep it.");
     return "redirect:" + site.base() + "/setup/types";
   }
 }

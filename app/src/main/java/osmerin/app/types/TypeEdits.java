@@ -78,7 +78,7 @@ public class TypeEdits implements Reversal {
         context,
         Right.MANAGE,
         "The type “%s” was added.".formatted(name),
-        Change.of(Thing.TYPE, id, RETIRED, "not there", "added", "retired", null));
+        Change.of(Thing.TYPE, id, RETIRED, "not there", "added").keeping("retired", null));
     return id;
   }
 
@@ -135,8 +135,7 @@ public class TypeEdits implements Reversal {
             : List.of();
     if (!types.change(context.siteId(), id, wanted, seen)) {
       throw new ConflictException(
-          type.name(),
-          RECIPE,
+          new ConflictException.Field(type.name(), RECIPE),
           words(type.name(), before),
           words(wanted.name(), wanted.steps()),
           history.lastBy(context, Thing.TYPE, id, RECIPE),
@@ -157,13 +156,14 @@ public class TypeEdits implements Reversal {
 
   private static Change recipe(ArticleType type, List<RunUpStep> before, RunUp wanted) {
     return Change.of(
-        Thing.TYPE,
-        type.id(),
-        RECIPE,
-        words(type.name(), before),
-        words(wanted.name(), wanted.steps()),
-        new KeptType(type.name(), type.cushion(), before),
-        new KeptType(wanted.name(), wanted.cushion(), wanted.steps()));
+            Thing.TYPE,
+            type.id(),
+            RECIPE,
+            words(type.name(), before),
+            words(wanted.name(), wanted.steps()))
+        .keeping(
+            new KeptType(type.name(), type.cushion(), before),
+            new KeptType(wanted.name(), wanted.cushion(), wanted.steps()));
   }
 
   private List<Change> follow(Follower follower, int cushion, int version) {

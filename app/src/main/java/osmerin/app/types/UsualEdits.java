@@ -65,7 +65,8 @@ public class UsualEdits {
         context,
         Right.MANAGE,
         "The %s of a %s is usually %s.".formatted(role, type.name().toLowerCase(Locale.ROOT), name),
-        Change.of(Thing.TYPE, id, USUALLY + role, name(context, before), name, before, personId));
+        Change.of(Thing.TYPE, id, USUALLY + role, name(context, before), name)
+            .keeping(before, personId));
   }
 
   private @Nullable String name(SiteContext context, @Nullable Long person) {
@@ -94,14 +95,8 @@ public class UsualEdits {
         context,
         Right.MANAGE,
         "A %s %s.".formatted(type.name().toLowerCase(Locale.ROOT), said),
-        Change.of(
-            Thing.TYPE,
-            id,
-            WORDS,
-            before,
-            after,
-            KeptWords.of(type.words()),
-            KeptWords.of(wanted)));
+        Change.of(Thing.TYPE, id, WORDS, before, after)
+            .keeping(KeptWords.of(type.words()), KeptWords.of(wanted)));
   }
 
   /** Says what articles of a type need before anybody writes. */
@@ -117,8 +112,8 @@ public class UsualEdits {
         context,
         Right.MANAGE,
         "A %s needs %s.".formatted(type.name().toLowerCase(Locale.ROOT), need.label()),
-        Change.of(
-            Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label(), type.briefNeed(), need));
+        Change.of(Thing.TYPE, id, BRIEF, type.briefNeed().label(), need.label())
+            .keeping(type.briefNeed(), need));
   }
 
   /** Says which role signs briefs of a type off, at the least. */
@@ -138,14 +133,8 @@ public class UsualEdits {
         Right.MANAGE,
         "Briefs of a %s are signed off by %s."
             .formatted(type.name().toLowerCase(Locale.ROOT), role.from()),
-        Change.of(
-            Thing.TYPE,
-            id,
-            SIGN_OFF,
-            type.signOffBy().label(),
-            role.label(),
-            type.signOffBy().name(),
-            role.name()));
+        Change.of(Thing.TYPE, id, SIGN_OFF, type.signOffBy().label(), role.label())
+            .keeping(type.signOffBy().name(), role.name()));
   }
 
   /** Says which parts are on in briefs of a type. */
@@ -163,14 +152,8 @@ public class UsualEdits {
         Right.MANAGE,
         "The parts of a brief of a %s were changed."
             .formatted(type.name().toLowerCase(Locale.ROOT)),
-        Change.of(
-            Thing.TYPE,
-            id,
-            PARTS,
-            labels(type.briefParts()),
-            labels(names),
-            type.briefParts(),
-            names));
+        Change.of(Thing.TYPE, id, PARTS, labels(type.briefParts()), labels(names))
+            .keeping(type.briefParts(), names));
   }
 
   private static String labels(String names) {
@@ -200,8 +183,8 @@ public class UsualEdits {
         context,
         Right.MANAGE,
         "The links of a %s were changed.".formatted(type.name().toLowerCase(Locale.ROOT)),
-        Change.of(
-            Thing.TYPE, id, LINKS, shown(type.linkNames()), shown(names), type.linkNames(), names));
+        Change.of(Thing.TYPE, id, LINKS, shown(type.linkNames()), shown(names))
+            .keeping(type.linkNames(), names));
   }
 
   private static String shown(String names) {

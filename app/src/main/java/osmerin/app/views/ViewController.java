@@ -4,8 +4,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import osmerin.app.platform.web.Foot;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -26,8 +25,8 @@ class ViewController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String query,
       @RequestParam(defaultValue = "false") boolean first,
-      RedirectAttributes to) {
-    return save(site, Ledger.KEYWORDS, new View(0, name, query, first), to);
+      Reply reply) {
+    return save(site, Ledger.KEYWORDS, new View(0, name, query, first), reply);
   }
 
   @PostMapping("/{site}/articles/views")
@@ -37,14 +36,13 @@ class ViewController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String query,
       @RequestParam(defaultValue = "false") boolean first,
-      RedirectAttributes to) {
-    return save(site, Ledger.ARTICLES, new View(0, name, query, first), to);
+      Reply reply) {
+    return save(site, Ledger.ARTICLES, new View(0, name, query, first), reply);
   }
 
-  private String save(SiteContext site, Ledger ledger, View view, RedirectAttributes to) {
+  private String save(SiteContext site, Ledger ledger, View view, Reply reply) {
     views.save(site, ledger, view.name(), view.query(), view.shownFirst());
-    Foot.say(
-        to,
+    reply.say(
         "The view “%s” is saved%s"
             .formatted(view.name().strip(), view.shownFirst() ? " and opens first." : "."));
     return everything(site, ledger);
@@ -52,19 +50,19 @@ class ViewController {
 
   @PostMapping("/{site}/research/keywords/views/{id}/delete")
   @Needs(Right.READ)
-  String deleteOfKeywords(SiteContext site, @PathVariable long id, RedirectAttributes to) {
-    return delete(site, Ledger.KEYWORDS, id, to);
+  String deleteOfKeywords(SiteContext site, @PathVariable long id, Reply reply) {
+    return delete(site, Ledger.KEYWORDS, id, reply);
   }
 
   @PostMapping("/{site}/articles/views/{id}/delete")
   @Needs(Right.READ)
-  String deleteOfArticles(SiteContext site, @PathVariable long id, RedirectAttributes to) {
-    return delete(site, Ledger.ARTICLES, id, to);
+  String deleteOfArticles(SiteContext site, @PathVariable long id, Reply reply) {
+    return delete(site, Ledger.ARTICLES, id, reply);
   }
 
-  private String delete(SiteContext site, Ledger ledger, long id, RedirectAttributes to) {
+  private String delete(SiteContext site, Ledger ledger, long id, Reply reply) {
     views.delete(site, ledger, id);
-    Foot.say(to, "The view is deleted; the " + ledger.things() + " are as they were.");
+    reply.say("The view is deleted; the " + ledger.things() + " are as they were.");
     return everything(site, ledger);
   }
 

@@ -7,6 +7,10 @@ import org.apache.ibatis.annotations.Param;
 
 @Mapper
 interface ViewMapper {
+  /** A view as it is saved. */
+  record Saved(
+      long siteId, long personId, Ledger ledger, String name, String query, boolean first) {}
+
   List<View> list(
       @Param("siteId") long siteId,
       @Param("personId") long personId,
@@ -22,13 +26,7 @@ interface ViewMapper {
       @Param("personId") long personId,
       @Param("ledger") Ledger ledger);
 
-  void save(
-      @Param("siteId") long siteId,
-      @Param("personId") long personId,
-      @Param("ledger") Ledger ledger,
-      @Param("name") String name,
-      @Param("query") String query,
-      @Param("first") boolean first);
+  void save(Saved saved);
 
   int delete(
       @Param("siteId") long siteId,

@@ -54,7 +54,8 @@ public class Views {
       views.clearFirst(context.siteId(), context.personId(), ledger);
     }
     String kept = query.isBlank() ? ledger.everything() : query;
-    views.save(context.siteId(), context.personId(), ledger, typed, kept, first);
+    views.save(
+        new ViewMapper.Saved(context.siteId(), context.personId(), ledger, typed, kept, first));
   }
 
   @Transactional

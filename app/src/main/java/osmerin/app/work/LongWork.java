@@ -44,7 +44,9 @@ public class LongWork {
   @Transactional
   public UUID begin(SiteContext context, WorkKind kind, String name, String path) {
     UUID id = UUID.randomUUID();
-    work.insert(id, context.siteId(), context.personId(), kind, name, path, clock.instant());
+    work.insert(
+        new WorkMapper.Begun(
+            id, context.siteId(), context.personId(), kind, name, path, clock.instant()));
     return id;
   }
 

@@ -9,14 +9,11 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface WorkMapper {
-  void insert(
-      @Param("id") UUID id,
-      @Param("siteId") long siteId,
-      @Param("personId") long personId,
-      @Param("kind") WorkKind kind,
-      @Param("name") String name,
-      @Param("path") String path,
-      @Param("at") Instant at);
+  /** Work that begins. */
+  record Begun(
+      UUID id, long siteId, long personId, WorkKind kind, String name, String path, Instant at) {}
+
+  void insert(Begun begun);
 
   Optional<Work> find(@Param("siteId") long siteId, @Param("id") UUID id);
 

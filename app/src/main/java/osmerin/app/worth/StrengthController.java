@@ -1,19 +1,16 @@
 package osmerin.app.worth;
 
-import jakarta.servlet.http.HttpServletResponse;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.web.Foot;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.app.platform.web.Reply;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -50,40 +47,32 @@ class StrengthController {
 
   @PostMapping
   @Needs(Right.TARGETS)
-  String set(
-      SiteContext site,
-      StrengthForm form,
-      @RequestParam int seen,
-      Model model,
-      RedirectAttributes to,
-      HttpServletResponse response) {
+  String set(SiteContext site, StrengthForm form, @RequestParam int seen, Reply reply) {
     try {
       siteStrength.set(site, form.settings(), seen);
     } catch (RefusedException e) {
-      response.setStatus(HttpStatus.UNPROCESSABLE_ENTITY.value());
-      model.addAttribute("fault", e.getMessage());
-      return show(site, form, model);
+      reply.refuse(e);
+      return show(site, form, reply.model());
     }
-    Foot.say(to, SAID);
+    reply.say(SAID);
     return "redirect:" + site.base() + "/research/strength";
   }
 
   /** Sets the strength that the site's own positions tell, and nothing else. */
   @PostMapping("/strength")
   @Needs(Right.TARGETS)
-  String strength(SiteContext site, @RequestParam int strength, RedirectAttributes to) {
+  String strength(SiteContext site, @RequestParam int strength, Reply reply) {
     siteStrength.setStrength(site, strength);
-    Foot.say(to, SAID);
+    reply.say(SAID);
     return "redirect:" + site.base() + "/research/strength";
   }
 
   /** Weighs with the chances as learned by now, or as shipped. */
   @PostMapping("/learned")
   @Needs(Right.TARGETS)
-  String learned(
-      SiteContext site, @RequestParam(defaultValue = "false") boolean on, RedirectAttributes to) {
+  String learned(SiteContext site, @RequestParam(defaultValue = "false") boolean on, Reply reply) {
     siteStrength.useLearned(site, on);
-    Foot.say(to, SAID);
+    reply.say(SAID);
     return "redirect:" + site.base() + "/research/strength";
   }
 }

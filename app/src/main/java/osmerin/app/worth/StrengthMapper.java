@@ -9,6 +9,16 @@ import osmerin.core.worth.Chances;
 
 @Mapper
 interface StrengthMapper {
+  /** The strength of a site as it is set. */
+  record Set(
+      long siteId,
+      @Nullable Integer strength,
+      @Nullable BigDecimal awareness,
+      @Nullable BigDecimal consideration,
+      @Nullable BigDecimal decision,
+      int wordsAnHour,
+      int seen) {}
+
   /** What is stored of a site. */
   record Stored(
       @Nullable Integer strength,
@@ -32,12 +42,5 @@ interface StrengthMapper {
 
   void add(@Param("siteId") long siteId);
 
-  int set(
-      @Param("siteId") long siteId,
-      @Param("strength") @Nullable Integer strength,
-      @Param("awareness") @Nullable BigDecimal awareness,
-      @Param("consideration") @Nullable BigDecimal consideration,
-      @Param("decision") @Nullable BigDecimal decision,
-      @Param("wordsAnHour") int wordsAnHour,
-      @Param("seen") int seen);
+  int set(Set set);
 }

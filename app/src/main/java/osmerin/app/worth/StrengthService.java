@@ -125,14 +125,8 @@ public class StrengthService implements Reversal {
         learned
             ? "Worth uses the chances learned from the site's own articles."
             : "Worth uses the chances as shipped.",
-        Change.of(
-            Thing.STRENGTH,
-            context.siteId(),
-            CHANCES,
-            words(before),
-            words(after),
-            KeptChances.of(before),
-            KeptChances.of(after)));
+        Change.of(Thing.STRENGTH, context.siteId(), CHANCES, words(before), words(after))
+            .keeping(KeptChances.of(before), KeptChances.of(after)));
   }
 
   private Chances learned(SiteContext context) {
@@ -169,8 +163,7 @@ public class StrengthService implements Reversal {
     Stored now = stored(context.siteId());
     if (put(context, wanted, seen) == 0) {
       throw new ConflictException(
-          context.site().name(),
-          "Site strength",
+          new ConflictException.Field(context.site().name(), "Site strength"),
           settings(now).words(),
           wanted.words(),
           history.lastBy(context, Thing.STRENGTH, context.siteId(), null),
@@ -202,13 +195,14 @@ public class StrengthService implements Reversal {
 
   private int put(SiteContext context, StrengthSettings s, int seen) {
     return strengths.set(
-        context.siteId(),
-        s.strength(),
-        s.awareness(),
-        s.consideration(),
-        s.decision(),
-        s.wordsAnHour(),
-        seen);
+        new StrengthMapper.Set(
+            context.siteId(),
+            s.strength(),
+            s.awareness(),
+            s.consideration(),
+            s.decision(),
+            s.wordsAnHour(),
+            seen));
   }
 
   private static void refuseNonsense(StrengthSettings wanted) {

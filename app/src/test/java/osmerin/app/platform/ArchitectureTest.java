@@ -1,14 +1,20 @@
 package osmerin.app.platform;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaMethod;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.lang.ConditionEvents;
+import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -103,6 +109,31 @@ class ArchitectureTest {
           .callMethod(java.text.NumberFormat.class, "getIntegerInstance")
           .orShould()
           .callMethod(java.time.format.DateTimeFormatter.class, "ofPattern", String.class);
+
+  private static final int MOST_PARAMETERS = 5;
+
+  /** Records carry more; of any number that follow at the end, none counts. */
+  @ArchTest
+  static final ArchRule METHODS_TAKE_FEW_PARAMETERS =
+      methods()
+          .that()
+          .areDeclaredInClassesThat()
+          .resideInAPackage("osmerin..")
+          .and()
+          .doNotHaveModifier(JavaModifier.SYNTHETIC)
+          .should(takeFewParameters());
+
+  private static ArchCondition<JavaMethod> takeFewParameters() {
+    return new ArchCondition<>("take at most %s parameters".formatted(MOST_PARAMETERS)) {
+      @Override
+      public void check(JavaMethod method, ConditionEvents events) {
+        int count = method.getRawParameterTypes().size() - (method.reflect().isVarArgs() ? 1 : 0);
+        if (count > MOST_PARAMETERS) {
+          events.add(SimpleConditionEvent.violated(method, method.getFullName()));
+        }
+      }
+    };
+  }
 
   private static final Pattern FORMATTED =
       Pattern.compile(

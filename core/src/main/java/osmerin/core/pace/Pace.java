@@ -5,7 +5,6 @@ import java.time.YearMonth;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.article.Standing;
-import osmerin.core.workday.WorkCalendar;
 
 /**
  * How a month stands against its target, for new articles or for refreshed ones.
@@ -50,19 +49,14 @@ public record Pace(
    *     were, then all of the target is expected by the share of working days
    */
   public static Pace of(
-      YearMonth month,
-      int target,
-      List<PacedArticle> articles,
-      @Nullable List<LocalDate> kept,
-      LocalDate today,
-      WorkCalendar calendar) {
+      MonthSoFar month, int target, List<PacedArticle> articles, @Nullable List<LocalDate> kept) {
     if (target < 0) {
       throw new IllegalArgumentException("target " + target + " is below 0");
     }
-    Count count = new Count(month, today);
+    Count count = new Count(month.month(), month.today());
     articles.forEach(count::add);
     int missing = Math.max(0, target - count.done - count.planned - count.atRisk);
-    double expected = expected(month, target, kept == null ? List.of() : kept, today, calendar);
+    double expected = expected(month, target, kept == null ? List.of() : kept);
     State state = state(target, count.done, missing, expected);
     return new Pace(
         target,
@@ -76,14 +70,10 @@ public record Pace(
         state);
   }
 
-  private static double expected(
-      YearMonth month, int target, List<LocalDate> kept, LocalDate today, WorkCalendar calendar) {
+  private static double expected(MonthSoFar month, int target, List<LocalDate> kept) {
     int undated = Math.max(0, target - kept.size());
-    long dated = kept.stream().filter(date -> date.isBefore(today)).count();
-    int workingDays = calendar.in(month);
-    // A month of holidays only has no working days to share by; then nothing is expected of them.
-    double past = workingDays == 0 ? 0 : (double) calendar.inBefore(month, today) / workingDays;
-    return dated + undated * past;
+    long dated = kept.stream().filter(date -> date.isBefore(month.today())).count();
+    return dated + undated * month.past();
   }
 
   private static State state(int target, int done, int missing, double expected) {

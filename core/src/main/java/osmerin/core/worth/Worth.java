@@ -39,10 +39,11 @@ public record Worth(
   public static Worth of(Demand demand, SiteReach site, double hours) {
     Double difficulty = demand.difficulty();
     if (difficulty == null) {
-      return at(demand, null, null, site, null, hours);
+      return at(demand, site, Reached.NOWHERE, hours);
     }
     double chance = site.chance(difficulty);
-    return at(demand, chance, site.position(chance), site, site.weeks(difficulty), hours);
+    Reached reached = new Reached(chance, site.position(chance), site.weeks(difficulty));
+    return at(demand, site, reached, hours);
   }
 
   /**
@@ -53,26 +54,28 @@ public record Worth(
   public static Worth atPosition(Demand demand, SiteReach site, double hours, double position) {
     Double difficulty = demand.difficulty();
     Weeks weeks = difficulty == null ? null : site.weeks(difficulty);
-    return at(demand, 1.0, position, site, weeks, hours);
+    return at(demand, site, new Reached(1.0, position, weeks), hours);
   }
 
-  private static Worth at(
-      Demand demand,
-      @Nullable Double chance,
-      @Nullable Double position,
-      SiteReach site,
-      @Nullable Weeks weeks,
-      double hours) {
+  /** Where an article may stand, how likely, and after how long; null where that is not known. */
+  private record Reached(
+      @Nullable Double chance, @Nullable Double position, @Nullable Weeks weeks) {
+    private static final Reached NOWHERE = new Reached(null, null, null);
+  }
+
+  private static Worth at(Demand demand, SiteReach site, Reached reached, double hours) {
     if (!(hours > 0)) {
       throw new IllegalArgumentException("hours " + hours + " are not above 0");
     }
+    Double chance = reached.chance();
+    Double position = reached.position();
     Double share = position == null ? null : site.curve().share(position);
     Double visits =
         share == null || chance == null || demand.searches() == null
             ? null
             : chance * demand.searches() * share;
     Double yield = visits == null ? null : MONTHS * visits / hours;
-    return new Worth(demand, chance, position, share, visits, weeks, hours, yield);
+    return new Worth(demand, chance, position, share, visits, reached.weeks(), hours, yield);
   }
 
   /** The visits a month at both ends of the searches; null when the visits are unknown. */

@@ -143,7 +143,10 @@ class PaceTest {
         new PacedArticle(NOVEMBER.atDay(20), null, standing(Standing.State.LATE), january);
     Pace pace =
         Pace.of(
-            NOVEMBER, 3, List.of(live(3, 3), left), null, january, WorkCalendar.MONDAY_TO_FRIDAY);
+            new MonthSoFar(NOVEMBER, january, WorkCalendar.MONDAY_TO_FRIDAY),
+            3,
+            List.of(live(3, 3), left),
+            null);
     assertThat(pace.lost()).isEqualTo(1);
     assertThat(pace.missing()).isEqualTo(2);
     assertThat(pace.expected()).isCloseTo(3, within(1e-9));
@@ -183,7 +186,8 @@ class PaceTest {
   }
 
   private static Pace pace(@Nullable List<LocalDate> kept, int target, PacedArticle... articles) {
-    return Pace.of(NOVEMBER, target, List.of(articles), kept, TODAY, WorkCalendar.MONDAY_TO_FRIDAY);
+    MonthSoFar month = new MonthSoFar(NOVEMBER, TODAY, WorkCalendar.MONDAY_TO_FRIDAY);
+    return Pace.of(month, target, List.of(articles), kept);
   }
 
   private static PacedArticle live(int dated, int live) {

@@ -15,8 +15,7 @@ public final class AskException extends RuntimeException {
   private final transient List<String> points;
   private final String anyway;
   private final transient @Nullable Instead instead;
-  private final transient Map<String, String> set;
-  private final boolean forReason;
+  private final transient Answer answer;
 
   /**
    * Another way.
@@ -25,6 +24,13 @@ public final class AskException extends RuntimeException {
    * @param fields of the form that are set differently
    */
   public record Instead(String label, Map<String, String> fields) {}
+
+  /** What is sent when the answer is yes. */
+  private record Answer(Map<String, String> set, boolean withReason) {
+    private static Answer setting(String field) {
+      return new Answer(Map.of(field, "true"), false);
+    }
+  }
 
   /**
    * @param question a sentence or two
@@ -42,7 +48,7 @@ public final class AskException extends RuntimeException {
    */
   public AskException(
       String question, List<String> points, String anyway, @Nullable Instead instead) {
-    this(question, points, anyway, instead, Map.of("anyway", "true"), false);
+    this(question, points, anyway, instead, Answer.setting("anyway"));
   }
 
   private AskException(
@@ -50,34 +56,32 @@ public final class AskException extends RuntimeException {
       List<String> points,
       String anyway,
       @Nullable Instead instead,
-      Map<String, String> set,
-      boolean forReason) {
+      Answer answer) {
     super(question);
     this.instead = instead;
     this.points = List.copyOf(points);
     this.anyway = anyway;
-    this.set = Map.copyOf(set);
-    this.forReason = forReason;
+    this.answer = answer;
   }
 
   /** One whose answer sets another field than {@code anyway}. */
   public static AskException setting(
       String question, List<String> points, String anyway, String field) {
-    return new AskException(question, points, anyway, null, Map.of(field, "true"), false);
+    return new AskException(question, points, anyway, null, Answer.setting(field));
   }
 
   /** One that is done only with a reason, which is sent as {@code reason}. */
   public static AskException forReason(String question, List<String> points, String anyway) {
-    return new AskException(question, points, anyway, null, Map.of(), true);
+    return new AskException(question, points, anyway, null, new Answer(Map.of(), true));
   }
 
   /** The fields that are set when the form is sent again. */
   public Map<String, String> set() {
-    return set;
+    return answer.set();
   }
 
   public boolean isForReason() {
-    return forReason;
+    return answer.withReason();
   }
 
   public List<String> points() {

@@ -12,31 +12,30 @@ import org.jspecify.annotations.Nullable;
 public final class ConflictException extends RuntimeException {
   private static final long serialVersionUID = 1;
 
-  private final String thing;
-  private final String field;
+  private final transient Field of;
   private final String theirs;
   private final String yours;
   private final @Nullable String who;
   private final transient Map<String, String> seenNow;
 
   /**
+   * What was changed.
+   *
    * @param thing "MP-0012"
-   * @param field "Publish date"
+   * @param name "Publish date"
+   */
+  public record Field(String thing, String name) {}
+
+  /**
    * @param theirs the value that stands now, in words
    * @param yours the value that was sent, in words
    * @param who changed it last, and when; null when that is not known
    * @param seenNow the form's fields that say what the person has seen, with what stands now
    */
   public ConflictException(
-      String thing,
-      String field,
-      String theirs,
-      String yours,
-      @Nullable String who,
-      Map<String, String> seenNow) {
-    super("somebody else changed " + field + " of " + thing);
-    this.thing = thing;
-    this.field = field;
+      Field of, String theirs, String yours, @Nullable String who, Map<String, String> seenNow) {
+    super("somebody else changed " + of.name() + " of " + of.thing());
+    this.of = of;
     this.theirs = theirs;
     this.yours = yours;
     this.who = who;
@@ -44,11 +43,11 @@ public final class ConflictException extends RuntimeException {
   }
 
   public String thing() {
-    return thing;
+    return of.thing();
   }
 
   public String field() {
-    return field;
+    return of.name();
   }
 
   public String theirs() {
