@@ -5,7 +5,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleSearch;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.site.Needs;
@@ -19,9 +19,9 @@ class ArchiveController {
 
   private final ArticleSearch articles;
   private final PitchService pitches;
-  private final GroupService groups;
+  private final GroupLists groups;
 
-  ArchiveController(ArticleSearch articles, PitchService pitches, GroupService groups) {
+  ArchiveController(ArticleSearch articles, PitchService pitches, GroupLists groups) {
     this.articles = articles;
     this.pitches = pitches;
     this.groups = groups;

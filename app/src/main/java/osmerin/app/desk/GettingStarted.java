@@ -6,7 +6,7 @@ import java.util.List;
 import org.springframework.stereotype.Service;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.desk.FirstSteps.Step;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.plan.MonthService;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -15,13 +15,13 @@ import osmerin.app.team.TeamService;
 /** Leads whoever may do it through the first steps of a new site. What is done stays done. */
 @Service
 public class GettingStarted {
-  private final GroupService groups;
+  private final GroupLists groups;
   private final ArticleService articles;
   private final TeamService team;
   private final MonthService months;
 
   GettingStarted(
-      GroupService groups, ArticleService articles, TeamService team, MonthService months) {
+      GroupLists groups, ArticleService articles, TeamService team, MonthService months) {
     this.groups = groups;
     this.articles = articles;
     this.team = team;

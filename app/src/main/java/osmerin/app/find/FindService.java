@@ -8,7 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.util.UriComponentsBuilder;
 import osmerin.app.articles.ArticleSearch;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.near.NearTexts;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.platform.web.In;
@@ -32,7 +32,7 @@ public class FindService {
 
   private final ArticleSearch articles;
   private final PitchService pitches;
-  private final GroupService groups;
+  private final GroupLists groups;
   private final TopicService topics;
   private final TeamService team;
   private final NearTexts nearTexts;
@@ -40,7 +40,7 @@ public class FindService {
   FindService(
       ArticleSearch articles,
       PitchService pitches,
-      GroupService groups,
+      GroupLists groups,
       TopicService topics,
       TeamService team,
       NearTexts nearTexts) {

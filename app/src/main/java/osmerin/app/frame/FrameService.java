@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Tally;
 import osmerin.app.frame.Frame.Area;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.history.History;
 import osmerin.app.notices.Notices;
 import osmerin.app.pitches.PitchService;
@@ -24,7 +24,7 @@ import osmerin.app.team.AccountService;
 /** Gathers what stands around a page. */
 @Service
 public class FrameService {
-  private final GroupService groups;
+  private final GroupLists groups;
   private final PitchService pitches;
   private final MonthService months;
   private final ArticleService articles;
@@ -39,7 +39,7 @@ public class FrameService {
   private final Cache<OfMonth, Tideline> tidelines = Caffeine.newBuilder().maximumSize(500).build();
 
   FrameService(
-      GroupService groups,
+      GroupLists groups,
       PitchService pitches,
       MonthService months,
       ArticleService articles,

@@ -3,6 +3,7 @@ package osmerin.app.groups;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.rounds.GroupArticle;
+import osmerin.app.worth.SiteStrength;
 import osmerin.core.coverage.Coverage;
 import osmerin.core.worth.Worth;
 
@@ -15,6 +16,11 @@ import osmerin.core.worth.Worth;
  */
 public record Group(
     GroupRow row, List<GroupArticle> articles, Worth worth, @Nullable Double value) {
+  static Group of(GroupRow row, List<GroupArticle> articles, SiteStrength strength) {
+    Worth worth = strength.worth(row.demand(), row.wordTarget());
+    return new Group(row, articles, worth, worth.value(strength.perVisit(row.funnelStage())));
+  }
+
   /** How far its articles answer it. */
   public Coverage coverage() {
     return Coverage.of(articles.stream().map(GroupArticle::answer).toList());

@@ -21,7 +21,6 @@ import osmerin.app.worth.StrengthService;
 import osmerin.core.group.Grouping;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.text.Language;
-import osmerin.core.worth.Worth;
 
 /** Keyword groups as they stand, with the articles that answer them and what they are worth. */
 @Service
@@ -30,66 +29,20 @@ public class GroupService {
   private final SiteKeywords keywords;
   private final ArticleService articles;
   private final StrengthService siteStrength;
-  private final Weighing weighing;
 
   GroupService(
       GroupMapper groups,
       SiteKeywords keywords,
       ArticleService articles,
-      StrengthService siteStrength,
-      Weighing weighing) {
+      StrengthService siteStrength) {
     this.groups = groups;
     this.keywords = keywords;
     this.articles = articles;
     this.siteStrength = siteStrength;
-    this.weighing = weighing;
   }
 
   /** The keywords of a group, for a brief; the language is that of the primary one. */
   public record GroupKeywords(String primary, List<String> secondary, Language language) {}
-
-  /** Groups in no topic, by demand. */
-  public List<Group> withoutTopic(SiteContext context) {
-    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    SiteStrength now = siteStrength.get(context);
-    return groups.withoutTopic(context.siteId()).stream()
-        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
-        .toList();
-  }
-
-  /**
-   * Groups by yield.
-   *
-   * @param groups the first of those whose yield is known
-   * @param known how many there are of those
-   * @param unknown groups of which difficulty or demand is unknown
-   */
-  public record ByYield(List<Group> groups, int known, int unknown) {}
-
-  /** Groups by yield, the highest first. */
-  public ByYield byYield(SiteContext context, Among among, int limit) {
-    Weighing.Weighed all = weighing.all(context);
-    Weighing.Ranked ranked = all.byYield(among);
-    List<Long> first = ranked.ids().subList(0, Math.min(limit, ranked.known()));
-    return new ByYield(
-        groups(context, first), ranked.known(), ranked.ids().size() - ranked.known());
-  }
-
-  /** Groups that more than one article answers, live or planned, by demand. */
-  public List<Group> shared(SiteContext context) {
-    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    List<Long> several =
-        byGroup.entrySet().stream()
-            .filter(group -> group.getValue().size() > 1)
-            .map(Map.Entry::getKey)
-            .toList();
-    SiteStrength now = siteStrength.get(context);
-    return groups.groupsById(context.siteId(), several).stream()
-        .filter(row -> row.archivedAt() == null)
-        .map(row -> weighed(row, byGroup.get(row.id()), now))
-        .sorted(GroupOrder.DEMAND.comparator())
-        .toList();
-  }
 
   /**
    * The primary and the other keywords of a group.
@@ -128,32 +81,13 @@ public class GroupService {
     return names;
   }
 
-  /** Groups that no article answers yet, for every page. */
-  public long open(SiteContext context) {
-    return groups.countOpen(context.siteId());
-  }
-
-  /**
-   * Archived groups, the latest first.
-   *
-   * @param words of the name, empty for all
-   */
-  public List<GroupRow> archived(SiteContext context, String words, int offset, int limit) {
-    return groups.archivedGroups(context.siteId(), LikePattern.of(words), offset, limit);
-  }
-
-  /** How many there are of {@link #archived}. */
-  public long countArchived(SiteContext context, String words) {
-    return groups.countArchivedGroups(context.siteId(), LikePattern.of(words));
-  }
-
   /** These groups, in this order. */
   public List<Group> groups(SiteContext context, List<Long> ids) {
     Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
     SiteStrength now = siteStrength.get(context);
     Map<Long, Group> found = new HashMap<>();
     for (GroupRow row : groups.groupsById(context.siteId(), ids)) {
-      found.put(row.id(), weighed(row, byGroup.getOrDefault(row.id(), List.of()), now));
+      found.put(row.id(), Group.of(row, byGroup.getOrDefault(row.id(), List.of()), now));
     }
     return ids.stream().map(found::get).filter(Objects::nonNull).toList();
   }
@@ -168,16 +102,7 @@ public class GroupService {
         groups
             .findGroup(context.siteId(), id)
             .orElseThrow(() -> new NotFoundException("keyword group", id));
-    return weighed(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
-  }
-
-  /** Groups of a topic, of all when it is null, without the archived ones. */
-  public List<Group> ofTopic(SiteContext context, @Nullable Long topicId) {
-    Map<Long, List<GroupArticle>> byGroup = articles.byGroup(context.siteId());
-    SiteStrength now = siteStrength.get(context);
-    return groups.groups(context.siteId(), topicId, false).stream()
-        .map(row -> weighed(row, byGroup.getOrDefault(row.id(), List.of()), now))
-        .toList();
+    return Group.of(row, articles.byGroup(context.siteId()).getOrDefault(id, List.of()), now);
   }
 
   /** Groups as they are stored, the archived ones too. */
@@ -212,40 +137,5 @@ public class GroupService {
   /** Names of groups that hold these words, the likeliest first. */
   public List<String> names(SiteContext context, String words, int limit) {
     return groups.namesLike(context.siteId(), LikePattern.of(words.strip()), limit);
-  }
-
-  /** Whether anything was imported yet. */
-  public boolean hasKeywords(SiteContext context) {
-    return groups.hasKeywords(context.siteId());
-  }
-
-  /**
-   * How many groups, keywords and groups without a topic there are.
-   *
-   * @param all the groups as they are weighed now
-   */
-  public Counts counts(SiteContext context, Weighing.Weighed all) {
-    long siteId = context.siteId();
-    return new Counts(
-        all.count(Among.ALL),
-        all.count(new Among(null, null, true)),
-        groups.countKeywords(siteId),
-        groups.countWaiting(siteId),
-        groups.countWithoutTopic(siteId));
-  }
-
-  /**
-   * How much there is.
-   *
-   * @param open groups that no article answers
-   * @param waiting keywords without a group
-   * @param homeless groups in no topic
-   */
-  public record Counts(long groups, long open, long keywords, long waiting, long homeless) {}
-
-  private static Group weighed(
-      GroupRow row, List<GroupArticle> articles, SiteStrength siteStrength) {
-    Worth worth = siteStrength.worth(row.demand(), row.wordTarget());
-    return new Group(row, articles, worth, worth.value(siteStrength.perVisit(row.funnelStage())));
   }
 }

@@ -15,7 +15,6 @@ import osmerin.app.history.Thing;
 import osmerin.app.people.Naming;
 import osmerin.app.people.PeopleEdits;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -43,7 +42,6 @@ public class Guests {
   private final TeamService team;
   private final History history;
   private final Post post;
-  private final PublicAddress address;
   private final Clock clock;
 
   Guests(
@@ -54,7 +52,6 @@ public class Guests {
       TeamService team,
       History history,
       Post post,
-      PublicAddress address,
       Clock clock) {
     this.guests = guests;
     this.articles = articles;
@@ -63,7 +60,6 @@ public class Guests {
     this.team = team;
     this.history = history;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -130,7 +126,7 @@ public class Guests {
 
   /** The address of a link, to be handed over. */
   public String address(GuestLink link) {
-    return address.of("/by-link/" + link.token());
+    return post.address("/by-link/" + link.token());
   }
 
   /**

@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import osmerin.app.groups.Group;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.live.InventoryMapper.RankingRow;
 import osmerin.app.near.NearTexts;
 import osmerin.app.site.SiteContext;
@@ -22,10 +22,10 @@ public class Overlap {
   private static final int RIVALS_SHOWN = 100;
 
   private final InventoryMapper inventory;
-  private final GroupService groups;
+  private final GroupLists groups;
   private final NearTexts near;
 
-  Overlap(InventoryMapper inventory, GroupService groups, NearTexts near) {
+  Overlap(InventoryMapper inventory, GroupLists groups, NearTexts near) {
     this.inventory = inventory;
     this.groups = groups;
     this.near = near;

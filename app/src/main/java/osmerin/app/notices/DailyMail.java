@@ -14,7 +14,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.notices.NoticeMapper.DigestReader;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.core.text.Counted;
 
 /** Once a day, in the morning where the person's site is, one mail with what waits for it. */
@@ -25,13 +24,11 @@ public class DailyMail {
 
   private final NoticeMapper notices;
   private final Post post;
-  private final PublicAddress address;
   private final Clock clock;
 
-  DailyMail(NoticeMapper notices, Post post, PublicAddress address, Clock clock) {
+  DailyMail(NoticeMapper notices, Post post, Clock clock) {
     this.notices = notices;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -57,7 +54,7 @@ public class DailyMail {
         text.append(text.isEmpty() ? "" : "\n").append(site).append("\n\n");
       }
       text.append("- ").append(notice.text()).append("\n  ");
-      text.append(address.of(notice.path())).append('\n');
+      text.append(post.address(notice.path())).append('\n');
     }
     return text.toString();
   }

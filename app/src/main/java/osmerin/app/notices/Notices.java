@@ -15,7 +15,6 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.notices.NoticeKind.MailChoice;
 import osmerin.app.notices.NoticeMapper.Reader;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
@@ -25,23 +24,16 @@ import osmerin.app.site.SiteContext;
 public class Notices {
   private final NoticeMapper notices;
   private final Post post;
-  private final PublicAddress address;
 
   /** They tell with the help of this class themselves. */
   private final ObjectProvider<GuestTeller> guests;
 
   private final Clock clock;
 
-  Notices(
-      NoticeMapper notices,
-      Post post,
-      PublicAddress address,
-      ObjectProvider<GuestTeller> guests,
-      Clock clock) {
+  Notices(NoticeMapper notices, Post post, ObjectProvider<GuestTeller> guests, Clock clock) {
     this.guests = guests;
     this.notices = notices;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -91,7 +83,7 @@ public class Notices {
               inApp,
               mail == MailChoice.DAILY && reader.mail() != null));
       if (mail == MailChoice.AT_ONCE && reader.mail() != null) {
-        post.send(reader.mail(), site.name() + ": " + text, text + "\n\n" + address.of(path));
+        post.send(reader.mail(), site.name() + ": " + text, text + "\n\n" + post.address(path));
       }
     }
   }

@@ -12,7 +12,7 @@ import osmerin.app.guests.Guests;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
-import osmerin.app.platform.mail.PublicAddress;
+import osmerin.app.platform.mail.Post;
 import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.web.NotFoundException;
@@ -30,15 +30,14 @@ public class BriefLinks {
 
   private final BriefLinkMapper links;
   private final Guests guests;
-  private final PublicAddress address;
+  private final Post post;
   private final History history;
   private final Clock clock;
 
-  BriefLinks(
-      BriefLinkMapper links, Guests guests, PublicAddress address, History history, Clock clock) {
+  BriefLinks(BriefLinkMapper links, Guests guests, Post post, History history, Clock clock) {
     this.links = links;
     this.guests = guests;
-    this.address = address;
+    this.post = post;
     this.history = history;
     this.clock = clock;
   }
@@ -58,7 +57,7 @@ public class BriefLinks {
   public List<Shown> of(Round round) {
     Instant now = clock.instant();
     return links.ofArticle(round.article().id()).stream()
-        .map(link -> new Shown(link, address.of(link.path()), link.state(now) == State.WORKS))
+        .map(link -> new Shown(link, post.address(link.path()), link.state(now) == State.WORKS))
         .toList();
   }
 

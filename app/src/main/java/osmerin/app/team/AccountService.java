@@ -10,7 +10,6 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.security.AskGuard;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.security.Sessions;
@@ -34,7 +33,6 @@ public class AccountService {
   private final Sessions sessions;
   private final AskGuard guard;
   private final Post post;
-  private final PublicAddress address;
   private final Clock clock;
 
   AccountService(
@@ -45,7 +43,6 @@ public class AccountService {
       Sessions sessions,
       AskGuard guard,
       Post post,
-      PublicAddress address,
       Clock clock) {
     this.team = team;
     this.links = links;
@@ -54,7 +51,6 @@ public class AccountService {
     this.sessions = sessions;
     this.guard = guard;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -151,7 +147,7 @@ public class AccountService {
   private String link(long personId) {
     String token = SecretToken.fresh();
     links.insertPasswordLink(SecretToken.hash(token), personId, clock.instant().plus(LINK_VALID));
-    return address.of("/password/" + token);
+    return post.address("/password/" + token);
   }
 
   /**

@@ -14,7 +14,6 @@ import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.NotFoundException;
@@ -35,7 +34,6 @@ public class Invitations {
   private final SiteService sites;
   private final History history;
   private final Post post;
-  private final PublicAddress address;
   private final Clock clock;
 
   Invitations(
@@ -45,7 +43,6 @@ public class Invitations {
       SiteService sites,
       History history,
       Post post,
-      PublicAddress address,
       Clock clock) {
     this.links = links;
     this.team = team;
@@ -53,7 +50,6 @@ public class Invitations {
     this.sites = sites;
     this.history = history;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -91,7 +87,7 @@ public class Invitations {
             context.personId(),
             now,
             now.plus(VALID)));
-    String link = address.of("/invitation/" + token);
+    String link = post.address("/invitation/" + token);
     post.send(to, "Invitation to " + context.site().name(), letter(context, role, link));
     history.note(
         context,

@@ -12,7 +12,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.security.SecretToken;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.NotFoundException;
@@ -32,21 +31,14 @@ public class MailAddresses {
   private final LinkMapper links;
   private final AccountService accounts;
   private final Post post;
-  private final PublicAddress address;
   private final Clock clock;
 
   MailAddresses(
-      TeamMapper team,
-      LinkMapper links,
-      AccountService accounts,
-      Post post,
-      PublicAddress address,
-      Clock clock) {
+      TeamMapper team, LinkMapper links, AccountService accounts, Post post, Clock clock) {
     this.team = team;
     this.links = links;
     this.accounts = accounts;
     this.post = post;
-    this.address = address;
     this.clock = clock;
   }
 
@@ -89,7 +81,7 @@ public class MailAddresses {
 
         It works once, for two days. If you did not ask for it, do nothing.
         """
-            .formatted(person.name(), address.of("/mail/" + token)));
+            .formatted(person.name(), post.address("/mail/" + token)));
     return Asked.WAITS_FOR_LINK;
   }
 

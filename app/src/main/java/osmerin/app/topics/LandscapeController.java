@@ -7,9 +7,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.groups.Among;
+import osmerin.app.groups.GroupLists;
+import osmerin.app.groups.GroupLists.ByYield;
 import osmerin.app.groups.GroupOrder;
-import osmerin.app.groups.GroupService;
-import osmerin.app.groups.GroupService.ByYield;
 import osmerin.app.platform.web.Typed;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
@@ -25,13 +25,13 @@ import osmerin.core.intent.SearchIntent;
 @RequestMapping("/{site}/research")
 class LandscapeController {
   private final TopicService topics;
-  private final GroupService groups;
+  private final GroupLists groups;
   private final LandscapeService landscape;
   private final StrengthService siteStrength;
 
   LandscapeController(
       TopicService topics,
-      GroupService groups,
+      GroupLists groups,
       LandscapeService landscape,
       StrengthService siteStrength) {
     this.topics = topics;

@@ -9,7 +9,7 @@ import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.groups.Group;
-import osmerin.app.groups.GroupService.ByYield;
+import osmerin.app.groups.GroupLists.ByYield;
 import osmerin.app.platform.web.In;
 import osmerin.app.topics.TopicService.TopicSummary;
 import osmerin.app.worth.SiteStrength;

@@ -9,8 +9,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupOrder;
-import osmerin.app.groups.GroupService;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
@@ -30,10 +30,10 @@ class TopicController {
   private static final int PAGE = 100;
 
   private final TopicService topics;
-  private final GroupService groups;
+  private final GroupLists groups;
   private final History history;
 
-  TopicController(TopicService topics, GroupService groups, History history) {
+  TopicController(TopicService topics, GroupLists groups, History history) {
     this.topics = topics;
     this.groups = groups;
     this.history = history;

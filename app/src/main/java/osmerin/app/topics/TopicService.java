@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import osmerin.app.groups.Among;
 import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupOrder;
 import osmerin.app.groups.GroupService;
 import osmerin.app.groups.Weighing;
@@ -25,13 +26,19 @@ public class TopicService {
 
   private final TopicMapper topics;
   private final GroupService groups;
+  private final GroupLists lists;
   private final Weighing weighing;
   private final StrengthService siteStrength;
 
   TopicService(
-      TopicMapper topics, GroupService groups, Weighing weighing, StrengthService siteStrength) {
+      TopicMapper topics,
+      GroupService groups,
+      GroupLists lists,
+      Weighing weighing,
+      StrengthService siteStrength) {
     this.topics = topics;
     this.groups = groups;
+    this.lists = lists;
     this.weighing = weighing;
     this.siteStrength = siteStrength;
   }
@@ -69,7 +76,7 @@ public class TopicService {
    * @param topics by demand
    * @param next open groups by yield, the first few
    */
-  public record Overview(List<TopicSummary> topics, List<Group> next, GroupService.Counts counts) {}
+  public record Overview(List<TopicSummary> topics, List<Group> next, GroupLists.Counts counts) {}
 
   /**
    * A topic with its groups.
@@ -100,7 +107,7 @@ public class TopicService {
     return new Overview(
         summaries,
         groups.groups(context, all.byYield(open).ids().stream().limit(NEXT_SHOWN).toList()),
-        groups.counts(context, all));
+        lists.counts(context, all));
   }
 
   /** The topics by name. */
@@ -125,7 +132,7 @@ public class TopicService {
             .filter(t -> t.id() == id)
             .findFirst()
             .orElseThrow(() -> new NotFoundException("topic", id));
-    List<Group> its = groups.ofTopic(context, id);
+    List<Group> its = lists.ofTopic(context, id);
     return new TopicPage(
         new TopicSummary(topic, weighing.topic(context, id)),
         its.stream().sorted(order.comparator()).toList(),

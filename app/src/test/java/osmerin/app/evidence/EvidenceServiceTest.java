@@ -17,6 +17,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import osmerin.app.evidence.SearchService.SearchFailedException;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.platform.web.NotFoundException;
@@ -43,6 +44,7 @@ class EvidenceServiceTest extends ApplicationTest {
   @Autowired private EvidenceService evidence;
   @Autowired private ImportService imports;
   @Autowired private GroupService groups;
+  @Autowired private GroupLists groupLists;
   @Autowired private TransactionTemplate transaction;
   @Autowired private ApplicationEventPublisher events;
   @Autowired private JdbcTemplate jdbc;
@@ -251,7 +253,7 @@ class EvidenceServiceTest extends ApplicationTest {
         "bees.csv",
         "keyword,volume,urls\nhoney,900,a.example/1 a.example/2 a.example/3\nhoney jar,100,a.example/1 a.example/2 a.example/3\n"
             .getBytes(StandardCharsets.UTF_8));
-    long group = groups.ofTopic(site, null).get(0).row().id();
+    long group = groupLists.ofTopic(site, null).get(0).row().id();
     assertThat(evidence.ofGroup(site, group)).isEmpty();
     asking(HARVEST).fetch(site, "honey jar");
     assertThat(evidence.ofGroup(site, group).orElseThrow().phrase()).isEqualTo("honey jar");

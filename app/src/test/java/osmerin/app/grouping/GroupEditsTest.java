@@ -17,6 +17,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupPages;
 import osmerin.app.groups.GroupPages.Member;
 import osmerin.app.groups.GroupRow;
@@ -63,6 +64,7 @@ class GroupEditsTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private TopicService topicService;
   @Autowired private SiteKeywords siteKeywords;
   @Autowired private GroupPages pages;
@@ -391,7 +393,7 @@ class GroupEditsTest extends ApplicationTest {
   private void editAtRandom(Random random) {
     List<Long> keywords = new ArrayList<>(keywords().values());
     List<Long> groups =
-        groupService.ofTopic(site, null).stream().map(Group::row).toList().stream()
+        groupLists.ofTopic(site, null).stream().map(Group::row).toList().stream()
             .map(GroupRow::id)
             .toList();
     long keyword = keywords.get(random.nextInt(keywords.size()));
@@ -422,7 +424,7 @@ class GroupEditsTest extends ApplicationTest {
   }
 
   private GroupRow row(String name) {
-    return groupService.ofTopic(site, null).stream().map(Group::row).toList().stream()
+    return groupLists.ofTopic(site, null).stream().map(Group::row).toList().stream()
         .filter(g -> g.name().equals(name))
         .findFirst()
         .orElseThrow(() -> new AssertionError("no group " + name + " in " + groups().keySet()));
@@ -452,7 +454,7 @@ class GroupEditsTest extends ApplicationTest {
 
   private Map<String, List<String>> groups() {
     Map<String, List<String>> groups = new TreeMap<>();
-    groupService.ofTopic(site, null).stream()
+    groupLists.ofTopic(site, null).stream()
         .map(Group::row)
         .toList()
         .forEach(g -> groups.put(g.name(), members(g.id())));

@@ -25,7 +25,7 @@ class ByYieldTest extends ApplicationTest {
   private static final int EACH = 10;
 
   @Autowired private ImportService imports;
-  @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private JdbcTemplate jdbc;
   @Autowired private GroupMarks marks;
   @Autowired private ArticleService articles;
@@ -47,11 +47,11 @@ class ByYieldTest extends ApplicationTest {
   }
 
   private List<Group> groups(Among among) {
-    return groupService.byYield(site, among, EACH).groups();
+    return groupLists.byYield(site, among, EACH).groups();
   }
 
   private Group last() {
-    return groupService.byYield(site, Among.ALL, GROUPS).groups().stream()
+    return groupLists.byYield(site, Among.ALL, GROUPS).groups().stream()
         .filter(g -> g.row().searches() != null && g.row().searches() == 9_000 - GROUPS + 1)
         .findFirst()
         .orElseThrow();
@@ -98,7 +98,7 @@ class ByYieldTest extends ApplicationTest {
   }
 
   private int unknown(Among among) {
-    return groupService.byYield(site, among, 5).unknown();
+    return groupLists.byYield(site, among, 5).unknown();
   }
 
   @Test

@@ -14,6 +14,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupOrder;
 import osmerin.app.groups.GroupService;
 import osmerin.app.imports.ImportService;
@@ -35,6 +36,7 @@ class CoverageTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private TopicService topicService;
   @Autowired private ArticleService articles;
   @Autowired private KeywordMapper keywords;
@@ -68,7 +70,7 @@ class CoverageTest extends ApplicationTest {
     assertThat(after.next())
         .extracting(g -> g.row().name())
         .containsExactly("sourdough bread", "sourdough crumb");
-    assertThat(groupService.open(site)).isEqualTo(2);
+    assertThat(groupLists.open(site)).isEqualTo(2);
     assertThat(groupService.group(site, starter.row().id()).articles()).hasSize(1);
   }
 
@@ -104,7 +106,7 @@ class CoverageTest extends ApplicationTest {
       boolean answered = groupService.group(site, group).coverage().isAnswered();
       Overview overview = topicService.overview(site);
       assertThat(overview.counts().open()).as(set).isEqualTo(answered ? 2 : 3);
-      assertThat(groupService.open(site)).as(set).isEqualTo(answered ? 2 : 3);
+      assertThat(groupLists.open(site)).as(set).isEqualTo(answered ? 2 : 3);
       assertThat(overview.next()).as(set).hasSize(answered ? 2 : 3);
       Covered covered = overview.topics().get(0).covered();
       assertThat(covered.live() + covered.inWork()).as(set).isEqualTo(answered ? 900 : 0);

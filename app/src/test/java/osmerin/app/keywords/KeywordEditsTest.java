@@ -13,7 +13,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.exclusions.Exclusions;
 import osmerin.app.groups.Group;
-import osmerin.app.groups.GroupService;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
@@ -51,7 +51,7 @@ class KeywordEditsTest extends ApplicationTest {
   @Autowired private KeywordEdits edits;
   @Autowired private Views views;
   @Autowired private Exclusions exclusions;
-  @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private TopicService topicService;
   @Autowired private History history;
   @Autowired private UndoService undo;
@@ -189,7 +189,7 @@ class KeywordEditsTest extends ApplicationTest {
   }
 
   private SearchIntent group(String name) {
-    return groupService.ofTopic(site, null).stream().map(Group::row).toList().stream()
+    return groupLists.ofTopic(site, null).stream().map(Group::row).toList().stream()
         .filter(g -> g.name().equals(name))
         .findFirst()
         .orElseThrow()

@@ -18,7 +18,6 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.notices.NoticeKind.MailChoice;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
@@ -33,7 +32,6 @@ class NoticesTest extends ApplicationTest {
   @Autowired private Notices notices;
   @Autowired private NoticeMapper mapper;
   @Autowired private Post post;
-  @Autowired private PublicAddress address;
   @Autowired private TransactionTemplate transaction;
   private SiteContext owner;
   private SiteContext writer;
@@ -148,7 +146,7 @@ class NoticesTest extends ApplicationTest {
 
   /** The job in a transaction, as it runs, at a moment of ours. */
   private Sender dailyMail(Instant at) {
-    DailyMail daily = new DailyMail(mapper, post, address, Clock.fixed(at, ZoneOffset.UTC));
+    DailyMail daily = new DailyMail(mapper, post, Clock.fixed(at, ZoneOffset.UTC));
     return () -> transaction.executeWithoutResult(status -> daily.send());
   }
 

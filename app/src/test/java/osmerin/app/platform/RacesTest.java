@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.pitches.PitchService;
@@ -31,6 +32,7 @@ class RacesTest extends ApplicationTest {
 
   @Autowired private ArticleService articles;
   @Autowired private GroupService groups;
+  @Autowired private GroupLists groupLists;
   @Autowired private ImportService imports;
   @Autowired private PitchService pitches;
   @Autowired private Publishing publishing;
@@ -66,7 +68,7 @@ class RacesTest extends ApplicationTest {
   void oneGroupIsPitchedAtOnce() throws Exception {
     String csv = "keyword,volume\neel trap,90\n";
     imports.importFile(site, "k.csv", csv.getBytes(StandardCharsets.UTF_8));
-    long group = groups.ofTopic(site, null).get(0).row().id();
+    long group = groupLists.ofTopic(site, null).get(0).row().id();
     List<Integer> answers =
         atOnce(site.base() + "/pitches/of-groups", "marked", String.valueOf(group));
     assertThat(answers).allMatch(status -> status < 500);

@@ -17,6 +17,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.grouping.GroupMarks;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupPages;
 import osmerin.app.groups.GroupRow;
 import osmerin.app.groups.GroupService;
@@ -39,6 +40,7 @@ class ResearchFormsTest extends ApplicationTest {
 
   @Autowired private ImportService imports;
   @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private TopicService topicService;
   @Autowired private GroupPages pages;
   @Autowired private ArticleService articles;
@@ -84,7 +86,7 @@ class ResearchFormsTest extends ApplicationTest {
         person.post(form, "title", "Eel traps", "type", "" + type, "publishDate", today);
     assertThat(asked.statusCode()).isEqualTo(422);
     assertThat(asked.body()).contains("cannot be published on").contains("Eel traps");
-    assertThat(groupService.open(site)).isEqualTo(2);
+    assertThat(groupLists.open(site)).isEqualTo(2);
     String use = asked.body().replaceAll("(?s).*name=\"use\" value=\"([^\"]+)\".*", "$1");
     HttpResponse<String> done =
         person.post(

@@ -27,7 +27,6 @@ import org.springframework.web.context.WebApplicationContext;
 import osmerin.app.history.Entry;
 import osmerin.app.history.History;
 import osmerin.app.platform.mail.Post;
-import osmerin.app.platform.mail.PublicAddress;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
@@ -53,7 +52,6 @@ class AccountsTest extends ApplicationTest {
   @Autowired private JdbcTemplate jdbc;
   @Autowired private History history;
   @Autowired private Post post;
-  @Autowired private PublicAddress address;
   private SiteContext owner;
   private String mail;
 
@@ -119,7 +117,7 @@ class AccountsTest extends ApplicationTest {
     assertThat(invitations.find(token)).isEmpty();
     String second = token(invitations.invite(owner, mail, Role.WRITER));
     Clock later = Clock.offset(Clock.systemUTC(), Invitations.VALID.plus(Duration.ofMinutes(1)));
-    Invitations then = new Invitations(links, team, accounts, sites, history, post, address, later);
+    Invitations then = new Invitations(links, team, accounts, sites, history, post, later);
     assertThat(then.find(second)).isEmpty();
     assertThat(then.open(owner)).isEmpty();
     assertThat(invitations.find(second)).isPresent();
@@ -255,7 +253,7 @@ class AccountsTest extends ApplicationTest {
   @Test
   void withoutMailAnOwnerConfirmsForWhoWorksNowhereElse() {
     MailAddresses unmailed =
-        new MailAddresses(people, links, accounts, silent(), address, Clock.systemUTC());
+        new MailAddresses(people, links, accounts, silent(), Clock.systemUTC());
     SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
     assertThat(unmailed.ask(writer.person(), mail, PASSWORD)).isEqualTo(Asked.WAITS_FOR_OWNER);
     assertThat(accounts.settings(writer.personId()).mail()).isNull();

@@ -14,8 +14,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.grouping.GroupMarks;
 import osmerin.app.groups.Group;
+import osmerin.app.groups.GroupLists;
 import osmerin.app.groups.GroupRow;
-import osmerin.app.groups.GroupService;
 import osmerin.app.history.UndoService;
 import osmerin.app.imports.ImportService;
 import osmerin.app.imports.Uploads;
@@ -27,7 +27,7 @@ import osmerin.formats.keywords.KeywordFile;
 class TopicReasonsTest extends ApplicationTest {
   @Autowired private ImportService imports;
   @Autowired private Uploads uploads;
-  @Autowired private GroupService groupService;
+  @Autowired private GroupLists groupLists;
   @Autowired private TopicService topicService;
   @Autowired private GroupMarks marks;
   @Autowired private TopicEdits topics;
@@ -115,16 +115,16 @@ class TopicReasonsTest extends ApplicationTest {
         "more.csv",
         "keyword,volume,urls\nzither strings,9,z.example/1 z.example/2 z.example/3 z.example/4 z.example/5\n"
             .getBytes(StandardCharsets.UTF_8));
-    assertThat(groupService.withoutTopic(site))
+    assertThat(groupLists.withoutTopic(site))
         .extracting(g -> g.row().name())
         .containsExactly("zither strings");
     assertThat(topicService.overview(site).counts().homeless()).isEqualTo(1);
     marks.toTopic(site, List.of(group("zither strings").id()), "Music");
-    assertThat(groupService.withoutTopic(site)).isEmpty();
+    assertThat(groupLists.withoutTopic(site)).isEmpty();
   }
 
   private GroupRow group(String name) {
-    return groupService.ofTopic(site, null).stream().map(Group::row).toList().stream()
+    return groupLists.ofTopic(site, null).stream().map(Group::row).toList().stream()
         .filter(g -> g.name().equals(name))
         .findFirst()
         .orElseThrow();

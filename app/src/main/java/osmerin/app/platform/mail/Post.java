@@ -29,16 +29,19 @@ public class Post {
   private final SchedulerClient jobs;
   private final boolean connected;
   private final String simulated;
+  private final PublicAddress addresses;
   private final Clock clock;
 
   Post(
       @Lazy SchedulerClient jobs,
       @Value("${osmerin.mail.host}") String host,
       @Value("${osmerin.mail.simulated}") String simulated,
+      PublicAddress addresses,
       Clock clock) {
     this.jobs = jobs;
     this.connected = !host.isBlank();
     this.simulated = simulated;
+    this.addresses = addresses;
     this.clock = clock;
   }
 
@@ -50,6 +53,11 @@ public class Post {
   /** Where mail can be read when the server only pretends to send it; empty when it does send. */
   public String simulatedAt() {
     return simulated;
+  }
+
+  /** The whole address of a path that begins with a slash, for links that are handed out. */
+  public String address(String path) {
+    return addresses.of(path);
   }
 
   /** Hands a letter over. */

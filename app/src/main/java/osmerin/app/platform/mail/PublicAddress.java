@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
  * since a request can claim any host.
  */
 @Component
-public class PublicAddress {
+class PublicAddress {
   private final Environment environment;
 
   PublicAddress(Environment environment) {
@@ -16,7 +16,7 @@ public class PublicAddress {
   }
 
   /** The whole address of a path that begins with a slash. */
-  public String of(String path) {
+  String of(String path) {
     String set = environment.getProperty("osmerin.public-address", "");
     String base =
         set.isBlank()
