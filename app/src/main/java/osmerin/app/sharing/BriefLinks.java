@@ -61,6 +61,20 @@ public class BriefLinks {
         .toList();
   }
 
+  /** The link of a token, whether it works or not. */
+  Optional<BriefLink> find(String token) {
+    return links.byToken(token);
+  }
+
+  State state(BriefLink link) {
+    return link.state(clock.instant());
+  }
+
+  /** Somebody opens it, which is written down. */
+  void opened(BriefLink link) {
+    links.opened(link.id(), clock.instant());
+  }
+
   /** The last link of each guest of an article: to their steps, and to the brief where it shows. */
   public List<GuestLink> ofGuests(Round round) {
     return guests.of(round);

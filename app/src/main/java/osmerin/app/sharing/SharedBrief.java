@@ -1,6 +1,5 @@
 package osmerin.app.sharing;
 
-import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -21,25 +20,22 @@ import osmerin.core.draft.DraftCheck;
 @Service
 public class SharedBrief {
   private final OnBehalf onBehalf;
-  private final BriefLinkMapper links;
+  private final BriefLinks links;
   private final ArticleService articles;
   private final BriefPages briefs;
   private final OutsideDrafts drafts;
-  private final Clock clock;
 
   SharedBrief(
-      BriefLinkMapper links,
+      BriefLinks links,
       ArticleService articles,
       BriefPages briefs,
       OutsideDrafts drafts,
-      OnBehalf onBehalf,
-      Clock clock) {
+      OnBehalf onBehalf) {
     this.onBehalf = onBehalf;
     this.links = links;
     this.articles = articles;
     this.briefs = briefs;
     this.drafts = drafts;
-    this.clock = clock;
   }
 
   /**
@@ -51,18 +47,18 @@ public class SharedBrief {
 
   /** The link of a token, whether it works or not. */
   public Optional<BriefLink> find(String token) {
-    return links.byToken(token);
+    return links.find(token);
   }
 
   /** How a link stands now. */
   public State state(Optional<BriefLink> link) {
-    return link.map(known -> known.state(clock.instant())).orElse(State.UNKNOWN);
+    return link.map(links::state).orElse(State.UNKNOWN);
   }
 
   /** Opens a link that works, which is written down. */
   @Transactional
   public Opened open(BriefLink link) {
-    links.opened(link.id(), clock.instant());
+    links.opened(link);
     return show(link);
   }
 
