@@ -92,7 +92,7 @@ class BriefController {
     model.addAttribute("maySign", signOffs.may(site, round));
     model.addAttribute("deepest", Outline.DEEPEST);
     model.addAttribute("beside", BriefBeside.of(page));
-    model.addAttribute("evidenceBefore", behind.before(site, page).orElse(null));
+    model.addAttribute("since", behind.since(site, page).orElse(null));
     model.addAttribute("allParts", BriefPart.values());
     model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("candidates", bench.candidates(site, round, page));

@@ -6,6 +6,7 @@ import osmerin.app.evidence.EvidenceService;
 import osmerin.app.evidence.KeptEvidence;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
+import osmerin.core.evidence.EvidenceChange;
 
 /**
  * The evidence behind a brief: that of the group its article answers; where it has none, that which
@@ -26,11 +27,14 @@ public class BriefEvidence {
         .or(() -> evidence.find(context, brief.primaryKeyword()));
   }
 
+  /** What changed since an earlier evidence. */
+  public record Since(KeptEvidence before, EvidenceChange change) {}
+
   /**
-   * For the brief of a further round the last evidence of before it was opened, to compare the
-   * latest with; empty when there was none, or nothing was fetched since.
+   * For the brief of a further round what changed since the last evidence of before it was opened;
+   * empty when there was none, or nothing was fetched since.
    */
-  public Optional<KeptEvidence> before(SiteContext context, BriefPage page) {
+  public Optional<Since> since(SiteContext context, BriefPage page) {
     KeptEvidence now = page.evidence();
     if (now == null || page.round().ordinal() == 1 || page.isEvidenceOfBefore()) {
       return Optional.empty();
@@ -38,6 +42,7 @@ public class BriefEvidence {
     return evidence.earlier(context, now).stream()
         .filter(earlier -> !earlier.fetchedAt().isAfter(page.round().startedAt()))
         .findFirst()
-        .map(earlier -> evidence.get(context, earlier.id()));
+        .map(earlier -> evidence.get(context, earlier.id()))
+        .map(before -> new Since(before, now.since(before)));
   }
 }

@@ -108,7 +108,7 @@ class BriefFieldController {
             ? Counted.of(added, "section") + " added."
             : OutlineProposal.room(after.outline(), before.target()) > 0
                 ? "The outline already has every heading that several pages share."
-                : "More sections would be too short for the target. Take those you want by hand.");
+                : "More sections would be too short for this target. Add the ones you want by hand.");
     return back(site, round);
   }
 

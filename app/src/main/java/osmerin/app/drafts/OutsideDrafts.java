@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.history.Change;
@@ -94,12 +95,10 @@ public class OutsideDrafts {
    * @param text as it was typed
    * @param what "hand-in", or anything else for a check
    */
-  public record Sent(@Nullable String text, @Nullable MultipartFile file, @Nullable String what) {
-    /** As it was typed, empty where a file was sent. */
-    public String typed() {
-      return text == null ? "" : text;
-    }
-
+  public record Sent(
+      @RequestParam(defaultValue = "") String text,
+      @RequestParam(required = false) @Nullable MultipartFile file,
+      @RequestParam(defaultValue = "check") String what) {
     /** Null where no file was sent. */
     public @Nullable String fileName() {
       return hasFile() ? file.getOriginalFilename() : null;
@@ -110,7 +109,7 @@ public class OutsideDrafts {
     }
 
     public boolean isHandedIn() {
-      return "hand-in".equals(what);
+      return what.equals("hand-in");
     }
 
     /**
@@ -121,9 +120,9 @@ public class OutsideDrafts {
      */
     public String draft() throws IOException {
       if (!hasFile()) {
-        return typed();
+        return text;
       }
-      if (!typed().isBlank()) {
+      if (!text.isBlank()) {
         throw new RefusedException("Paste your draft or choose a file, not both.");
       }
       if (file.getSize() > LARGEST_FILE) {

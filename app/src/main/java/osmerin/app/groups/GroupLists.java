@@ -18,15 +18,15 @@ public class GroupLists {
   private final ArticleService articles;
   private final StrengthService siteStrength;
   private final Weighing weighing;
-  private final GroupService each;
+  private final GroupService groupService;
 
   GroupLists(
       GroupMapper groups,
       ArticleService articles,
       StrengthService siteStrength,
       Weighing weighing,
-      GroupService each) {
-    this.each = each;
+      GroupService groupService) {
+    this.groupService = groupService;
     this.groups = groups;
     this.articles = articles;
     this.siteStrength = siteStrength;
@@ -57,7 +57,7 @@ public class GroupLists {
     Weighing.Ranked ranked = all.byYield(among);
     List<Long> first = ranked.ids().subList(0, Math.min(limit, ranked.known()));
     return new ByYield(
-        each.groups(context, first), ranked.known(), ranked.ids().size() - ranked.known());
+        groupService.groups(context, first), ranked.known(), ranked.ids().size() - ranked.known());
   }
 
   /** Groups that more than one article answers, live or planned, by demand. */

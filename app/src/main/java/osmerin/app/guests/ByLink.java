@@ -210,7 +210,7 @@ public class ByLink {
   private Round written(SiteContext context, GuestLink link) {
     PlannedRound planned = articles.planned(context, link.number());
     if (!writes(planned, link)) {
-      throw new RefusedException("The draft of this article is not yours to write any more.");
+      throw new RefusedException("You no longer write the draft of this article.");
     }
     return planned.round();
   }

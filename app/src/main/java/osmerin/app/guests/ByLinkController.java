@@ -8,7 +8,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -118,12 +117,9 @@ class ByLinkController {
   @PostMapping("/draft")
   @Needs(Right.BY_LINK)
   String draft(
-      @PathVariable String token,
-      @ModelAttribute OutsideDrafts.Sent sent,
-      HttpServletRequest request,
-      Reply reply)
+      @PathVariable String token, OutsideDrafts.Sent sent, HttpServletRequest request, Reply reply)
       throws IOException {
-    reply.with("typedDraft", sent.typed());
+    reply.with("typedDraft", sent.text());
     reply.with("sentFile", sent.fileName());
     if (sent.isHandedIn()) {
       reply.next("said", OutsideDrafts.THANKS);

@@ -1,7 +1,5 @@
 package osmerin.app.sharing;
 
-import java.util.List;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -10,7 +8,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import osmerin.app.articles.ArticleService;
-import osmerin.app.guests.GuestLink;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
@@ -40,10 +37,7 @@ class BriefLinkController {
   private String page(Round round, Model model) {
     model.addAttribute("round", round);
     model.addAttribute("links", links.of(round));
-    List<GuestLink> guests = links.ofGuests(round);
-    model.addAttribute("guests", guests);
-    model.addAttribute(
-        "guestAddresses", guests.stream().collect(Collectors.toMap(GuestLink::id, links::address)));
+    model.addAttribute("guests", links.ofGuests(round));
     return "sharing/links";
   }
 

@@ -75,14 +75,18 @@ public class BriefLinks {
     links.opened(link.id(), clock.instant());
   }
 
+  /** A guest's link with its whole address. */
+  public record ShownOfGuest(GuestLink link, String address, boolean works) {}
+
   /** The last link of each guest of an article: to their steps, and to the brief where it shows. */
-  public List<GuestLink> ofGuests(Round round) {
-    return guests.of(round);
+  public List<ShownOfGuest> ofGuests(Round round) {
+    return guests.of(round).stream()
+        .map(link -> new ShownOfGuest(link, guests.address(link), works(link)))
+        .toList();
   }
 
-  /** The address of a guest's link. */
-  public String address(GuestLink link) {
-    return guests.address(link);
+  private boolean works(GuestLink link) {
+    return link.state(clock.instant()) == State.WORKS;
   }
 
   /**
@@ -106,7 +110,7 @@ public class BriefLinks {
   private Optional<GuestLink> guest(Round round, String whom) {
     return guests.of(round).stream()
         .filter(link -> link.guest().equalsIgnoreCase(whom))
-        .filter(link -> link.state(clock.instant()) == State.WORKS)
+        .filter(this::works)
         .findFirst();
   }
 

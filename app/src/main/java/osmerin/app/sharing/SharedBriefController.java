@@ -8,7 +8,6 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -55,12 +54,9 @@ class SharedBriefController {
   @PostMapping
   @Needs(Right.BY_LINK)
   String send(
-      @PathVariable String token,
-      @ModelAttribute OutsideDrafts.Sent sent,
-      HttpServletRequest request,
-      Reply reply)
+      @PathVariable String token, OutsideDrafts.Sent sent, HttpServletRequest request, Reply reply)
       throws IOException {
-    reply.with("typedDraft", sent.typed());
+    reply.with("typedDraft", sent.text());
     reply.with("sentFile", sent.fileName());
     Optional<BriefLink> link = working(token, request, reply);
     if (link.isPresent()) {

@@ -29,14 +29,14 @@ class OutsideDraftsTest {
   void whatWasSentIsTypedOrAFileAndNotBoth() throws IOException {
     MockMultipartFile file = new MockMultipartFile("file", "a.txt", null, "Eels".getBytes());
     MockMultipartFile none = new MockMultipartFile("file", "", null, new byte[0]);
-    assertThat(new OutsideDrafts.Sent("", file, null).draft()).isEqualTo("Eels");
+    assertThat(new OutsideDrafts.Sent("", file, "check").draft()).isEqualTo("Eels");
     assertThat(new OutsideDrafts.Sent("Typed", none, "check").draft()).isEqualTo("Typed");
-    assertThat(new OutsideDrafts.Sent(null, null, "hand-in").draft()).isEmpty();
-    assertThatThrownBy(() -> new OutsideDrafts.Sent("Typed", file, null).draft())
+    assertThat(new OutsideDrafts.Sent("", null, "hand-in").draft()).isEmpty();
+    assertThatThrownBy(() -> new OutsideDrafts.Sent("Typed", file, "check").draft())
         .hasMessageContaining("not both");
     byte[] large = new byte[OutsideDrafts.LARGEST_FILE + 1];
     MockMultipartFile tooLarge = new MockMultipartFile("file", "a.txt", null, large);
-    assertThatThrownBy(() -> new OutsideDrafts.Sent("", tooLarge, null).draft())
+    assertThatThrownBy(() -> new OutsideDrafts.Sent("", tooLarge, "check").draft())
         .hasMessageContaining("20 MB");
   }
 }

@@ -178,7 +178,8 @@ class GuestsTest extends ApplicationTest {
         guests.of(round()).stream().filter(l -> l.guest().equals("Per Ek")).findFirst().get();
     guests.showBrief(site, 1, editor.id(), true);
     assertThat(page(editor).getContentAsString()).doesNotContain("Check it against");
-    assertThat(handIn(editor, "Mine").getContentAsString()).contains("not yours to write", "Mine");
+    assertThat(handIn(editor, "Mine").getContentAsString())
+        .contains("no longer write the draft", "Mine");
     assertThat(sent(editor, "/draft", "text", "Mine").getStatus()).isEqualTo(422);
     assertThat(drafts.latest(round())).isEmpty();
   }

@@ -30,6 +30,7 @@ import osmerin.app.publishing.Wish;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
 
 class RefreshServiceTest extends ApplicationTest {
@@ -99,18 +100,22 @@ class RefreshServiceTest extends ApplicationTest {
     briefs.change(site, opened, now -> now.withPrimary("smelt in march"));
     BriefPage page = pages.of(site, opened);
     assertThat(page.isEvidenceOfBefore()).isTrue();
-    assertThat(behind.before(site, page)).isEmpty();
+    assertThat(behind.since(site, page)).isEmpty();
     KeptEvidence fresh = evidence.fetch(site, "smelt in march");
     BriefPage later = pages.of(site, opened);
     assertThat(later.isEvidenceOfBefore()).isFalse();
-    KeptEvidence before = behind.before(site, later).orElseThrow();
+    BriefEvidence.Since since = behind.since(site, later).orElseThrow();
+    KeptEvidence before = since.before();
     assertThat(before.fetchedAt()).isBefore(opened.startedAt());
-    assertThat(fresh.since(before)).isNotNull();
+    assertThat(since.change()).isEqualTo(fresh.since(before));
+    HttpPerson reader = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
+    assertThat(reader.get(site.base() + "/articles/" + opened.reference() + "/brief").body())
+        .contains("Changed since", "The same pages, terms and headings.");
     // Fetched once more, it is still compared with what was known when the round was opened.
     evidence.fetch(site, "smelt in march");
-    assertThat(behind.before(site, pages.of(site, opened)).orElseThrow().id())
+    assertThat(behind.since(site, pages.of(site, opened)).orElseThrow().before().id())
         .isEqualTo(before.id());
-    assertThat(behind.before(site, pages.of(site, first))).isEmpty();
+    assertThat(behind.since(site, pages.of(site, first))).isEmpty();
   }
 
   @Test

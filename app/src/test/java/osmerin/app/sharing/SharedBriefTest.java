@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.BriefService;
@@ -33,6 +34,7 @@ class SharedBriefTest extends ApplicationTest {
   @Autowired private BriefLinks links;
   @Autowired private DraftService drafts;
   @Autowired private Guests guests;
+  @Autowired private JdbcTemplate jdbc;
   @Autowired private Notices notices;
   @Autowired private UndoService undo;
   private SiteContext site;
@@ -117,12 +119,27 @@ class SharedBriefTest extends ApplicationTest {
   @Test
   void aGuestOfTheArticleNeedsNoSecondLink() {
     guests.ask(site, round.article().number(), "Ines Molnar", "ines@post.example", StepRole.EDITOR);
-    assertThat(links.ofGuests(round).get(0).withBrief()).isFalse();
+    assertThat(links.ofGuests(round).get(0).link().withBrief()).isFalse();
     boolean fresh = links.make(site, round, new BriefLinks.Wanted(" ines molnar", 30, true, true));
     assertThat(fresh).isFalse();
     assertThat(links.of(round)).isEmpty();
-    assertThat(links.ofGuests(round).get(0).withBrief()).isTrue();
-    guests.revoke(site, round.article().number(), links.ofGuests(round).get(0).id());
+    assertThat(links.ofGuests(round).get(0).link().withBrief()).isTrue();
+    guests.revoke(site, round.article().number(), links.ofGuests(round).get(0).link().id());
+    assertThat(links.make(site, round, new BriefLinks.Wanted("Ines Molnar", 30, true, true)))
+        .isTrue();
+  }
+
+  @Test
+  void aGuestsLinkThatHasExpiredIsShownAsSuchAndDoesNotStandInForANewOne() {
+    guests.ask(site, round.article().number(), "Ines Molnar", "ines@post.example", StepRole.EDITOR);
+    jdbc.update(
+        "update guest_link set expires_at = now() - interval '1 day' where article_id = ?",
+        round.article().id());
+    assertThat(links.ofGuests(round)).noneMatch(BriefLinks.ShownOfGuest::works);
+    HttpPerson owner = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
+    assertThat(owner.get(site.base() + "/articles/" + round.reference() + "/brief/links").body())
+        .contains("Ines Molnar", "expired")
+        .doesNotContain("/by-link/");
     assertThat(links.make(site, round, new BriefLinks.Wanted("Ines Molnar", 30, true, true)))
         .isTrue();
   }

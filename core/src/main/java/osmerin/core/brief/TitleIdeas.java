@@ -156,10 +156,13 @@ public final class TitleIdeas {
         : String.join(", ", subjects);
   }
 
-  /** A heading within a sentence; German nouns and names in capitals stay as they are. */
+  /**
+   * A heading within a sentence. One with more capitals than the first is left as it is: they are
+   * names, or the heading has them throughout; so is a German one, for its nouns.
+   */
   private String small(String heading) {
-    boolean shouts = heading.length() > 1 && Character.isUpperCase(heading.charAt(1));
-    return source.language() == Language.GERMAN || shouts
+    return source.language() == Language.GERMAN
+            || heading.chars().skip(1).anyMatch(Character::isUpperCase)
         ? heading
         : heading.substring(0, 1).toLowerCase(Locale.ROOT) + heading.substring(1);
   }

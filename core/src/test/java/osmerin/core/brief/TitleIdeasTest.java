@@ -63,7 +63,6 @@ class TitleIdeasTest {
 
   @Test
   void whatMostPagesTreatStandsBehindTheKeyword() {
-    TitleIdeas.Source plain = source("bee hives", Language.ENGLISH, PageKind.HOW_TO);
     List<PagesSay.Heading> headings =
         List.of(
             new PagesSay.Heading("Step by step", 9, 0.1),
@@ -72,17 +71,34 @@ class TitleIdeasTest {
             new PagesSay.Heading("Winter feeding", 5, 0.7),
             new PagesSay.Heading("Feeding in spring", 4, 0.2),
             new PagesSay.Heading("Hives for winter feeding", 4, 0.2));
-    TitleIdeas.Source source =
-        new TitleIdeas.Source(
-            plain.keyword(),
-            plain.language(),
-            plain.evidence(),
-            new PagesSay(headings, List.of(), List.of()),
-            plain.kinds(),
-            0);
-    assertThat(TitleIdeas.of(source, List.of(), List.of()))
+    assertThat(TitleIdeas.of(saying(headings, List.of()), List.of(), List.of()))
         .contains("Bee hives: fondant on top and winter feeding")
         .noneMatch(title -> title.contains("tep by step"));
+  }
+
+  @Test
+  void headingsInCapitalsAndNamesAreNotHalfLowered() {
+    List<PagesSay.Heading> headings =
+        List.of(
+            new PagesSay.Heading("Fondant On Top", 6, 0.5),
+            new PagesSay.Heading("Winter Feeding", 5, 0.7));
+    assertThat(
+            TitleIdeas.of(
+                saying(headings, List.of("Is DDT a danger?", "When do I begin?")),
+                List.of(),
+                List.of()))
+        .contains("Bee hives: Fondant On Top and Winter Feeding", "Bee hives: Is DDT a danger?");
+  }
+
+  private static TitleIdeas.Source saying(List<PagesSay.Heading> headings, List<String> questions) {
+    TitleIdeas.Source plain = source("bee hives", Language.ENGLISH, PageKind.HOW_TO);
+    return new TitleIdeas.Source(
+        plain.keyword(),
+        plain.language(),
+        plain.evidence(),
+        new PagesSay(headings, questions, List.of()),
+        plain.kinds(),
+        0);
   }
 
   @Test

@@ -13,7 +13,7 @@ public final class Foot {
   private Foot() {}
 
   /** Says it on the page that is shown next. */
-  public static void say(RedirectAttributes to, String what) {
+  static void say(RedirectAttributes to, String what) {
     to.addFlashAttribute(WORDS, what);
     Long undo = offered();
     if (undo != null) {
