@@ -1,11 +1,7 @@
 package osmerin.app.answers;
 
-import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -13,37 +9,28 @@ import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.RoundReversal;
-import osmerin.app.grouping.GroupEdits;
 import osmerin.app.groups.Group;
 import osmerin.app.groups.GroupService;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.history.Thing;
-import osmerin.app.imports.ImportService;
 import osmerin.app.live.LiveMatching;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.KnownKeyword;
-import osmerin.app.research.SiteKeywords;
 import osmerin.app.rounds.GroupsTaken;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.core.keyword.Keyword;
-import osmerin.core.keyword.NormalForm;
 
 /** Says which keyword group an article answers. */
 @Service
 public class Answers implements RoundReversal {
   private static final String GROUP = "Keyword group";
-  private static final int MOST_TYPED = 200;
 
   private final ArticleService articles;
   private final ArticleEdits edits;
   private final GroupService groups;
-  private final GroupEdits grouping;
-  private final ImportService imports;
-  private final SiteKeywords keywords;
+  private final TypedKeywords typedKeywords;
   private final LiveMatching matching;
   private final History history;
   private final ApplicationEventPublisher events;
@@ -52,18 +39,14 @@ public class Answers implements RoundReversal {
       ArticleService articles,
       ArticleEdits edits,
       GroupService groups,
-      GroupEdits grouping,
-      ImportService imports,
-      SiteKeywords keywords,
+      TypedKeywords typedKeywords,
       LiveMatching matching,
       History history,
       ApplicationEventPublisher events) {
     this.articles = articles;
     this.edits = edits;
     this.groups = groups;
-    this.grouping = grouping;
-    this.imports = imports;
-    this.keywords = keywords;
+    this.typedKeywords = typedKeywords;
     this.matching = matching;
     this.history = history;
     this.events = events;
@@ -144,45 +127,7 @@ public class Answers implements RoundReversal {
   /** Makes a group of typed keywords, and says that an article answers it: both or neither. */
   @Transactional
   public void sayTyped(SiteContext context, int number, @Nullable Long seen, String typed) {
-    say(context, number, seen, group(context, typed), true);
-  }
-
-  /**
-   * Makes a group of keywords that a person typed, one a line; those that are known already move
-   * into it. Its name and primary keyword follow as for any group.
-   *
-   * @return its id
-   */
-  @Transactional
-  public long group(SiteContext context, String typed) {
-    context.require(Right.IMPORT);
-    Map<String, String> wanted = new LinkedHashMap<>();
-    typed
-        .lines()
-        .map(String::strip)
-        .filter(line -> !line.isEmpty())
-        .forEach(line -> wanted.putIfAbsent(NormalForm.of(line), line));
-    wanted.remove("");
-    if (wanted.isEmpty() || wanted.size() > MOST_TYPED) {
-      throw new RefusedException("Type 1 to %s keywords, one on each line.".formatted(MOST_TYPED));
-    }
-    wanted.values().stream()
-        .filter(line -> line.length() > Keyword.MAX_LENGTH)
-        .findFirst()
-        .ifPresent(
-            line -> {
-              throw new RefusedException(
-                  "“%s…” is longer than %s characters."
-                      .formatted(line.substring(0, 40), Keyword.MAX_LENGTH));
-            });
-    String file =
-        wanted.values().stream()
-            .map(line -> '"' + line.replace("\"", "\"\"") + '"')
-            .collect(Collectors.joining("\n", "keyword\n", "\n"));
-    imports.importFile(context, "typed keywords", file.getBytes(StandardCharsets.UTF_8));
-    List<Long> ids =
-        keywords.named(context.siteId(), wanted.keySet()).stream().map(KnownKeyword::id).toList();
-    return grouping.split(context, ids);
+    say(context, number, seen, typedKeywords.group(context, typed), true);
   }
 
   @Override

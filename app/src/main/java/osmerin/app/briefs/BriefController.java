@@ -14,22 +14,19 @@ import osmerin.app.answers.ResearchBeside;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefService.Saved;
 import osmerin.app.evidence.EvidenceService;
-import osmerin.app.gathering.EvidenceJob;
 import osmerin.app.near.NearTexts;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.Round;
-import osmerin.app.rounds.WorkRights;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.app.work.LongWork;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.brief.BriefPart;
 import osmerin.core.brief.Outline;
 import osmerin.core.meaning.Nearness;
 
-/** The brief of an article: its page, getting evidence for it, signing it off or refusing it. */
+/** The brief of an article: its page, signing it off or refusing it. */
 @Controller
 @RequestMapping("/{site}/articles/{number}/brief")
 class BriefController {
@@ -41,10 +38,7 @@ class BriefController {
   private final TitleBench bench;
   private final SignOffs signOffs;
   private final EvidenceService evidence;
-  private final BriefEvidence behind;
-  private final EvidenceJob job;
   private final ResearchBeside research;
-  private final LongWork work;
   private final NearTexts near;
 
   BriefController(
@@ -54,10 +48,7 @@ class BriefController {
       TitleBench bench,
       SignOffs signOffs,
       EvidenceService evidence,
-      BriefEvidence behind,
-      EvidenceJob job,
       ResearchBeside research,
-      LongWork work,
       NearTexts near) {
     this.near = near;
     this.articles = articles;
@@ -66,10 +57,7 @@ class BriefController {
     this.bench = bench;
     this.signOffs = signOffs;
     this.evidence = evidence;
-    this.behind = behind;
-    this.job = job;
     this.research = research;
-    this.work = work;
   }
 
   @GetMapping
@@ -92,7 +80,7 @@ class BriefController {
     model.addAttribute("maySign", signOffs.may(site, round));
     model.addAttribute("deepest", Outline.DEEPEST);
     model.addAttribute("beside", BriefBeside.of(page));
-    model.addAttribute("since", behind.since(site, page).orElse(null));
+    model.addAttribute("since", pages.since(site, page).orElse(null));
     model.addAttribute("allParts", BriefPart.values());
     model.addAttribute("patterns", bench.patterns(site));
     model.addAttribute("candidates", bench.candidates(site, round, page));
@@ -165,30 +153,7 @@ class BriefController {
     return back(site, round);
   }
 
-  @PostMapping("/evidence")
-  @Needs(Right.WORK)
-  String fetch(SiteContext site, @PathVariable ReferenceNumber number, Reply reply) {
-    Round round = articles.get(site, number.number());
-    WorkRights.requireWork(site, round);
-    Long group = round.article().groupId();
-    try {
-      if (group == null) {
-        throw new RefusedException(
-            "This article answers no keyword group yet. Choose one on the article's page first.");
-      }
-      return "redirect:" + work.awaited(site, job.order(site, List.of(group), path(site, round)));
-    } catch (RefusedException e) {
-      reply.status(HttpStatus.UNPROCESSABLE_ENTITY);
-      reply.with("searchFault", e.getMessage());
-      return page(site, round, pages.of(site, round), reply.model());
-    }
-  }
-
   private static String back(SiteContext site, Round round) {
-    return "redirect:" + path(site, round);
-  }
-
-  private static String path(SiteContext site, Round round) {
-    return site.base() + "/articles/" + round.reference() + "/brief";
+    return "redirect:" + site.base() + "/articles/" + round.reference() + "/brief";
   }
 }

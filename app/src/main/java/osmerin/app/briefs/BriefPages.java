@@ -61,6 +61,11 @@ public class BriefPages {
         round, brief, evidence, length, on, inherited(context), draftDue(context, round));
   }
 
+  /** What changed since the evidence of before the round; empty when nothing is told. */
+  Optional<BriefEvidence.Since> since(SiteContext context, BriefPage page) {
+    return behind.since(context, page);
+  }
+
   /** What the brand sheet says of parts of a brief. */
   private Map<BriefPart, String> inherited(SiteContext context) {
     BrandSheet sheet = brand.get(context);

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -26,7 +25,6 @@ import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StageList;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
-import osmerin.app.team.TeamService;
 import osmerin.core.article.Stage;
 import osmerin.core.article.Stages;
 import osmerin.core.runup.StepRole;
@@ -67,7 +65,6 @@ public class BulkEdits {
   private final PublishDates publishDates;
   private final ArticleTypeService types;
   private final StageList stages;
-  private final TeamService team;
   private final History history;
 
   BulkEdits(
@@ -78,7 +75,6 @@ public class BulkEdits {
       PublishDates publishDates,
       ArticleTypeService types,
       StageList stages,
-      TeamService team,
       History history) {
     this.looking = looking;
     this.edits = edits;
@@ -87,7 +83,6 @@ public class BulkEdits {
     this.publishDates = publishDates;
     this.types = types;
     this.stages = stages;
-    this.team = team;
     this.history = history;
   }
 
@@ -156,9 +151,8 @@ public class BulkEdits {
       }
       case STRATEGIST, EDITOR, WRITER -> {
         List<Long> named = value.isEmpty() ? List.of() : List.of((long) number(value));
-        Map<Long, String> names = team.names(context.siteId());
         StepRole role = StepRole.valueOf(what.name());
-        yield round -> people.people(context, round, role, named, names);
+        yield people.naming(context, role, named)::apply;
       }
       case DAYS -> {
         int days = number(value);

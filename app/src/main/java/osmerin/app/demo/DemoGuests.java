@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.guests.ByLink;
 import osmerin.app.guests.GuestLink;
+import osmerin.app.guests.GuestNotes;
 import osmerin.app.guests.Guests;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.rounds.Round;
@@ -17,11 +18,13 @@ import osmerin.core.runup.StepRole;
 class DemoGuests {
   private final Guests guests;
   private final ByLink byLink;
+  private final GuestNotes notes;
   private final ArticleService articles;
 
-  DemoGuests(Guests guests, ByLink byLink, ArticleService articles) {
+  DemoGuests(Guests guests, ByLink byLink, GuestNotes notes, ArticleService articles) {
     this.guests = guests;
     this.byLink = byLink;
+    this.notes = notes;
     this.articles = articles;
   }
 
@@ -41,6 +44,6 @@ class DemoGuests {
         StepRole.valueOf("technician"));
     GuestLink link = guests.of(round).get(0);
     byLink.open(link);
-    byLink.note(link, "I measured the ramp of a worn element: 180 °C an hour, no more. Quote me.");
+    notes.note(link, "I measured the ramp of a worn element: 180 °C an hour, no more. Quote me.");
   }
 }

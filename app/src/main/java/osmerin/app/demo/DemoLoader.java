@@ -9,7 +9,6 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
-import osmerin.app.team.TeamService;
 
 /**
  * Loads the demo scenario into an empty database, through the same services that people use: the
@@ -21,37 +20,29 @@ import osmerin.app.team.TeamService;
 public class DemoLoader implements ApplicationRunner {
   private static final Logger LOG = LoggerFactory.getLogger(DemoLoader.class);
 
-  private final TeamService team;
   private final DemoPeople people;
   private final Marlpit marlpit;
+  private final MarlpitPlan plan;
   private final SprocketFen sprocketFen;
-  private final DemoMapper ageing;
   private final Clock clock;
 
   DemoLoader(
-      TeamService team,
-      DemoPeople people,
-      Marlpit marlpit,
-      SprocketFen sprocketFen,
-      DemoMapper ageing,
-      Clock clock) {
-    this.team = team;
+      DemoPeople people, Marlpit marlpit, MarlpitPlan plan, SprocketFen sprocketFen, Clock clock) {
     this.people = people;
     this.marlpit = marlpit;
+    this.plan = plan;
     this.sprocketFen = sprocketFen;
-    this.ageing = ageing;
     this.clock = clock;
   }
 
   @Override
   public void run(ApplicationArguments arguments) {
-    if (team.isEmpty()) {
+    if (people.areNone()) {
       Instant begun = clock.instant();
       DemoSite first = marlpit.load(begun);
       sprocketFen.load(begun);
-      marlpit.age(first);
-      people.giveMail();
-      ageing.analyze();
+      plan.age(first);
+      people.settle();
       LOG.info("demo loaded in {} ms", Duration.between(begun, clock.instant()).toMillis());
     }
   }

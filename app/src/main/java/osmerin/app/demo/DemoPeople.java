@@ -36,6 +36,10 @@ class DemoPeople {
     this.ageing = ageing;
   }
 
+  boolean areNone() {
+    return team.isEmpty();
+  }
+
   /** A new site; roles are per site, so somebody may write for one and edit another. */
   DemoSite found(
       String name, String prefix, Map<String, Role> roles, Random random, Instant loadedSince) {
@@ -76,7 +80,8 @@ class DemoPeople {
   }
 
   /** They get their mail addresses last, so that nothing is sent for what is only loaded. */
-  void giveMail() {
+  void settle() {
     people.forEach((name, id) -> ageing.setMail(id, login(name) + "@marlpit.example"));
+    ageing.analyze();
   }
 }

@@ -15,11 +15,6 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefPages;
 import osmerin.app.drafts.OutsideDrafts;
 import osmerin.app.handout.BriefDocument;
-import osmerin.app.history.Change;
-import osmerin.app.history.History;
-import osmerin.app.history.Thing;
-import osmerin.app.notices.NoticeKind;
-import osmerin.app.notices.Notices;
 import osmerin.app.platform.security.LinkDoor.State;
 import osmerin.app.platform.web.NotFoundException;
 import osmerin.app.platform.web.RefusedException;
@@ -28,23 +23,16 @@ import osmerin.app.rounds.Round;
 import osmerin.app.runups.StepGuide;
 import osmerin.app.runups.StepGuides;
 import osmerin.app.runups.StepRow;
-import osmerin.app.site.Right;
 import osmerin.app.site.Site;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.OnBehalf;
-import osmerin.app.team.TeamService;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.runup.Completion;
-import osmerin.core.runup.StepRole;
 import osmerin.formats.markdown.Markdown;
 
 /** What a guest sees and does through a link: their own steps of one article, and no more. */
 @Service
 public class ByLink {
-  static final int LONGEST_NOTE = 5_000;
-  static final int LARGEST_FILE = 20 << 20;
-  static final long MOST_BYTES = 200L << 20;
-
   private final GuestMapper guests;
   private final ArticleService articles;
   private final ArticleEdits edits;
@@ -52,9 +40,6 @@ public class ByLink {
   private final OutsideDrafts drafts;
   private final StepGuides guides;
   private final OnBehalf onBehalf;
-  private final TeamService team;
-  private final History history;
-  private final Notices notices;
   private final Clock clock;
 
   ByLink(
@@ -65,9 +50,6 @@ public class ByLink {
       OutsideDrafts drafts,
       StepGuides guides,
       OnBehalf onBehalf,
-      TeamService team,
-      History history,
-      Notices notices,
       Clock clock) {
     this.guests = guests;
     this.articles = articles;
@@ -76,9 +58,6 @@ public class ByLink {
     this.drafts = drafts;
     this.guides = guides;
     this.onBehalf = onBehalf;
-    this.team = team;
-    this.history = history;
-    this.notices = notices;
     this.clock = clock;
   }
 
@@ -213,57 +192,5 @@ public class ByLink {
       throw new RefusedException("You no longer write the draft of this article.");
     }
     return planned.round();
-  }
-
-  /** Leaves a note, of which the article's editors and strategists are told. */
-  @Transactional
-  public void note(GuestLink link, String typed) {
-    String text = typed.strip();
-    if (text.isEmpty()) {
-      throw new RefusedException("Write something first.");
-    }
-    if (text.length() > LONGEST_NOTE) {
-      throw new RefusedException(
-          "A note has at most %s characters; this has %s.".formatted(LONGEST_NOTE, text.length()));
-    }
-    guests.insertNote(link, text, clock.instant());
-    tell(link, "left a note", text);
-  }
-
-  /** Takes a file. */
-  @Transactional
-  public void hand(GuestLink link, String sentName, byte[] content) {
-    if (content.length == 0) {
-      throw new RefusedException("Choose a file first, one that is not empty.");
-    }
-    if (content.length > LARGEST_FILE || guests.bytesOf(link) + content.length > MOST_BYTES) {
-      throw new RefusedException("Files of at most 20 MB can be handed in, 200 MB in all.");
-    }
-    String name = FileName.shown(sentName);
-    guests.insertFile(link, name, content, clock.instant());
-    tell(link, "handed in a file", name);
-  }
-
-  private void tell(GuestLink link, String what, String detail) {
-    SiteContext context = context(link);
-    Round round = articles.get(context, link.number());
-    String sentence = "%s %s for %s.".formatted(link.guest(), what, round.reference());
-    history.note(
-        context,
-        Right.EDIT,
-        sentence,
-        Change.lasting(Thing.ARTICLE, link.number(), "Guest", null, shortened(detail)));
-    List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));
-    whom.addAll(round.article().people(StepRole.STRATEGIST));
-    notices.tell(
-        context,
-        whom.isEmpty() ? team.who(link.siteId(), Right.MANAGE) : whom,
-        NoticeKind.GUEST,
-        sentence,
-        context.base() + "/articles/" + round.reference() + "#guests");
-  }
-
-  private static String shortened(String detail) {
-    return detail.length() > 200 ? detail.substring(0, 199) + "…" : detail;
   }
 }

@@ -29,12 +29,14 @@ import osmerin.app.site.Right;
 @RequestMapping("/by-link/{token}")
 class ByLinkController {
   private final ByLink byLink;
+  private final GuestNotes notes;
   private final LinkDoor door;
   private final AskGuard guard;
 
-  ByLinkController(ByLink byLink, LinkDoor door, AskGuard guard) {
+  ByLinkController(ByLink byLink, GuestNotes notes, LinkDoor door, AskGuard guard) {
     this.door = door;
     this.byLink = byLink;
+    this.notes = notes;
     this.guard = guard;
   }
 
@@ -85,7 +87,7 @@ class ByLinkController {
       throws IOException {
     reply.with("typed", text);
     reply.next("said", "Your note was left.");
-    return act(token, link -> byLink.note(link, text), request, reply)
+    return act(token, link -> notes.note(link, text), request, reply)
         ? back(token)
         : page(token, request, reply);
   }
@@ -101,13 +103,13 @@ class ByLinkController {
     String name = Optional.ofNullable(file.getOriginalFilename()).orElse("");
     reply.with("sentFile", name);
     reply.next("said", "Your file was handed in.");
-    return act(token, link -> byLink.hand(link, name, content(file)), request, reply)
+    return act(token, link -> notes.hand(link, name, content(file)), request, reply)
         ? back(token)
         : page(token, request, reply);
   }
 
   private static byte[] content(MultipartFile file) throws IOException {
-    if (file.getSize() > ByLink.LARGEST_FILE) {
+    if (file.getSize() > GuestNotes.LARGEST_FILE) {
       throw new RefusedException("Files of at most 20 MB can be handed in.");
     }
     return file.getBytes();

@@ -59,8 +59,12 @@ class ImportComparison {
     }
   }
 
-  /** Compares what was read; a keyword that is not known gets a number. */
+  /**
+   * Compares what was read; a keyword that is not known gets a number. The keywords of the site are
+   * locked until the transaction ends.
+   */
   Compared compare(long siteId, KeywordRows rows) {
+    siteKeywords.lock(siteId);
     Map<String, KnownKeyword> known = known(siteId);
     LanguageGuess guess = guess(siteId, known.values(), rows.keywords());
     List<Keyword> fresh = new ArrayList<>();

@@ -10,6 +10,7 @@ import org.springframework.stereotype.Component;
 import osmerin.app.grouping.Placed;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.research.KnownKeyword;
+import osmerin.app.site.SiteContext;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.keyword.PageAddress;
 import osmerin.formats.keywords.OwnRanking;
@@ -24,6 +25,11 @@ class ImportStore {
   ImportStore(ImportMapper imports, CopyIn copy) {
     this.imports = imports;
     this.copy = copy;
+  }
+
+  /** Begins an import; its number. */
+  long begun(SiteContext context, String file, ImportReport report, boolean withPages) {
+    return imports.insertImport(context.siteId(), context.personId(), file, report, withPages);
   }
 
   /** Keeps what the keywords of the file were before, so that the import can be taken back. */

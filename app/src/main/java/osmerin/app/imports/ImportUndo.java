@@ -1,20 +1,14 @@
 package osmerin.app.imports;
 
 import java.util.List;
-import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
-import osmerin.app.grouping.GroupStore;
-import osmerin.app.grouping.GroupsChanged;
-import osmerin.app.grouping.Regrouping;
 import osmerin.app.history.Change;
 import osmerin.app.history.Reversal;
 import osmerin.app.history.Thing;
 import osmerin.app.imports.ImportMapper.UsedGroup;
 import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.RefusedException;
-import osmerin.app.research.KnownKeyword;
 import osmerin.app.research.SiteKeywords;
-import osmerin.app.research.VariantFolding;
 import osmerin.app.site.SiteContext;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.text.Counted;
@@ -30,24 +24,12 @@ class ImportUndo implements Reversal {
 
   private final SiteKeywords siteKeywords;
   private final ImportMapper imports;
-  private final Regrouping regrouping;
-  private final GroupStore store;
-  private final VariantFolding folding;
-  private final ApplicationEventPublisher events;
+  private final ImportPlacing placing;
 
-  ImportUndo(
-      SiteKeywords siteKeywords,
-      ImportMapper imports,
-      Regrouping regrouping,
-      GroupStore store,
-      VariantFolding folding,
-      ApplicationEventPublisher events) {
-    this.events = events;
-    this.folding = folding;
+  ImportUndo(SiteKeywords siteKeywords, ImportMapper imports, ImportPlacing placing) {
     this.siteKeywords = siteKeywords;
     this.imports = imports;
-    this.regrouping = regrouping;
-    this.store = store;
+    this.placing = placing;
   }
 
   @Override
@@ -69,11 +51,7 @@ class ImportUndo implements Reversal {
     }
     imports.putBefore(id);
     imports.removeAdded(siteId, id);
-    store.removeEmpty(siteId);
-    List<KnownKeyword> left = siteKeywords.all(siteId);
-    store.storeMemberships(regrouping.place(siteId, left).values());
-    folding.fold(siteId, left);
-    events.publishEvent(new GroupsChanged(context));
+    placing.placeLeft(context, siteKeywords.all(siteId));
   }
 
   private void refuseIfBuiltOn(SiteContext context, long id) {

@@ -3,6 +3,7 @@ package osmerin.app.people;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -63,8 +64,15 @@ public class PeopleEdits implements RoundReversal {
         changes);
   }
 
-  /** Without an entry of its own; none when nothing changes. */
-  public List<Change> people(
+  /** Names the same people for a role of one round after another, without entries of its own. */
+  public Function<Round, List<Change>> naming(
+      SiteContext context, StepRole role, List<Long> wanted) {
+    Map<Long, String> names = team.names(context.siteId());
+    return round -> people(context, round, role, wanted, names);
+  }
+
+  /** None when nothing changes. */
+  private List<Change> people(
       SiteContext context, Round round, StepRole role, List<Long> wanted, Map<Long, String> names) {
     List<Long> before = round.article().people(role);
     if (before.equals(wanted)) {

@@ -27,6 +27,7 @@ import osmerin.core.article.Kind;
 
 class AnswersTest extends ApplicationTest {
   @Autowired private Answers answers;
+  @Autowired private TypedKeywords typedKeywords;
   @Autowired private ArticleService articles;
   @Autowired private GroupService groups;
   @Autowired private ImportService imports;
@@ -95,7 +96,7 @@ class AnswersTest extends ApplicationTest {
   @Test
   void aGroupIsMadeOfTypedKeywordsKnownOnesMoveIntoIt() {
     long made =
-        answers.group(site, " eel smoker \n\nhome smoker, \"cold\"\nEel  Trap\neel smoker\n");
+        typedKeywords.group(site, " eel smoker \n\nhome smoker, \"cold\"\nEel  Trap\neel smoker\n");
     assertThat(groups.keywords(site, made).primary()).isEqualTo("eel trap");
     assertThat(groups.keywords(site, made).secondary())
         .containsExactlyInAnyOrder("eel smoker", "home smoker, \"cold\"");
@@ -105,8 +106,8 @@ class AnswersTest extends ApplicationTest {
   @ParameterizedTest
   @ValueSource(strings = {"", "  \n \n", "…\n—"})
   void noKeywordMakesNoGroup(String typed) {
-    assertThatThrownBy(() -> answers.group(site, typed)).isInstanceOf(RefusedException.class);
-    assertThatThrownBy(() -> answers.group(site, "x".repeat(201)))
+    assertThatThrownBy(() -> typedKeywords.group(site, typed)).isInstanceOf(RefusedException.class);
+    assertThatThrownBy(() -> typedKeywords.group(site, "x".repeat(201)))
         .isInstanceOf(RefusedException.class)
         .hasMessageContaining("200");
   }

@@ -338,7 +338,7 @@ class GuestsTest extends ApplicationTest {
                 .with(formToken()));
     assertThat(large.getStatus()).isEqualTo(413);
     MockMultipartFile file =
-        new MockMultipartFile("file", "a.bin", "text/plain", new byte[ByLink.LARGEST_FILE + 1]);
+        new MockMultipartFile("file", "a.bin", "text/plain", new byte[GuestNotes.LARGEST_FILE + 1]);
     MockHttpServletResponse answer =
         answer(multipart("/by-link/" + token + "/file").file(file).with(formToken()));
     assertThat(answer.getStatus()).isEqualTo(422);

@@ -6,6 +6,8 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.content;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.flash;
+import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrl;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.redirectedUrlPattern;
 import static org.springframework.test.web.servlet.result.MockMvcResultMatchers.status;
 import static osmerin.app.support.FormToken.formToken;
@@ -160,8 +162,8 @@ class FormsTest extends ApplicationTest {
   @Test
   void withoutAKeywordGroupNoEvidenceIsFetched() throws Exception {
     send("articles/" + round.reference() + "/brief/evidence")
-        .andExpect(status().isUnprocessableEntity())
-        .andExpect(content().string(containsString("answers no keyword group yet")));
+        .andExpect(redirectedUrl(path("articles/" + round.reference() + "/brief")))
+        .andExpect(flash().attribute("searchFault", containsString("no keyword group yet")));
   }
 
   @Test
