@@ -98,7 +98,7 @@ class ResearchTest extends BrowserTest {
       String group = Integer.toString(i / 5 + 1_000, 36);
       rows.append("thing ").append(group).append(" part").append((char) ('a' + i % 5)).append(',');
       rows.append(i % 900).append(',').append(i % 90);
-      for (int page = 0; page < 4; page++) {
+      for (int page = 0; page < 5; page++) {
         rows.append(page == 0 ? ',' : ' ').append(group).append(".example/").append(page);
       }
       rows.append('\n');

@@ -131,9 +131,13 @@ class KeywordEditsTest extends ApplicationTest {
 
   @Test
   void thousandsAreExcludedAtOnceAndComeBackWithOneUndo() {
-    StringBuilder many = new StringBuilder("keyword,volume\n");
+    StringBuilder many = new StringBuilder("keyword,volume,urls\n");
     for (int i = 0; i < 9_000; i++) {
-      many.append("thing ").append(Integer.toString(i + 2_000, 36)).append(",5\n");
+      many.append("thing ").append(Integer.toString(i + 2_000, 36)).append(",5,");
+      for (int page = 0; page < 5; page++) {
+        many.append("g").append(i / 10).append(".example/").append(page).append(' ');
+      }
+      many.append('\n');
     }
     bring(many.toString());
     List<Long> ids = edits.matching(site, KeywordLedgerTest.filter(Map.of("starts", "thing")));

@@ -103,7 +103,7 @@ class InventoryTest extends ApplicationTest {
   void thousandsOfPagesAreBroughtInAtOnceAndGoWithOneUndo() {
     StringBuilder pages = new StringBuilder("url,title,published\n");
     for (int i = 0; i < 9_000; i++) {
-      pages.append("https://eels.example/p").append(i).append(",Page ").append(i);
+      pages.append("https://eels.example/p").append(i).append(",Page ").append(i % 40);
       pages.append(",2025-02-03\n");
     }
     UUID id = intake.keep(site, "many.csv", pages.toString().getBytes(StandardCharsets.UTF_8));

@@ -81,6 +81,10 @@ public final class Node implements AutoCloseable {
     return "http://127.0.0.1:" + port;
   }
 
+  public boolean isAlive() {
+    return process.isAlive();
+  }
+
   /** Ends it at once, as kill -9 does. */
   public void kill() {
     try {

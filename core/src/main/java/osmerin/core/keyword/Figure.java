@@ -55,6 +55,9 @@ public sealed interface Figure {
           "nb",
           "onbekend");
 
+  /** Nobody writes a number in more characters. */
+  int LONGEST = 100;
+
   Pattern NOT_SAID = Pattern.compile("[\\s\\p{Z}./]+");
 
   Pattern RANGE =
@@ -75,6 +78,9 @@ public sealed interface Figure {
     if (saysNothing(text)) {
       return new Unknown();
     }
+    if (text.length() > LONGEST || !hasDigit(text)) {
+      return new Unreadable("is not a number");
+    }
     if (text.startsWith("<")) {
       return below(single(text.substring(1), pattern));
     }
@@ -84,6 +90,15 @@ public sealed interface Figure {
     }
     String open = text.startsWith(">") ? text.substring(1) : text;
     return single(open.endsWith("+") ? open.substring(0, open.length() - 1) : open, pattern);
+  }
+
+  private static boolean hasDigit(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      if (text.charAt(i) >= '0' && text.charAt(i) <= '9') {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** Most figures are whole numbers without any sign. */

@@ -25,6 +25,7 @@ final class LearnedChances {
   private static final double TENS = 10;
   private static final double SHIPPED_SLOPE = -TENS / Chances.SHIPPED_SPREAD;
   private static final int ROUNDS = 100;
+  private static final double LEAST_PART = 1e-6;
 
   private final double[] x;
   private final boolean[] reached;
@@ -62,18 +63,27 @@ final class LearnedChances {
     double b = SHIPPED_SLOPE;
     for (int round = 0; round < ROUNDS; round++) {
       double[] step = step(a, b);
-      double part = 1;
-      // A whole step may go too far where chances are near 0 or 1; then a part of it is taken.
-      while (part > 1e-6 && loss(a + part * step[0], b + part * step[1]) > loss(a, b)) {
-        part /= 2;
+      double part = part(a, b, step);
+      if (part < LEAST_PART || Math.abs(step[0]) + Math.abs(step[1]) < 1e-10) {
+        break;
       }
       a += part * step[0];
       b += part * step[1];
-      if (Math.abs(step[0]) + Math.abs(step[1]) < 1e-10) {
-        break;
-      }
     }
     return b;
+  }
+
+  /**
+   * How much of a step is taken: a whole one may go too far where chances are near 0 or 1. At the
+   * end of the way no part makes the loss any smaller.
+   */
+  private double part(double a, double b, double[] step) {
+    double now = loss(a, b);
+    double part = 1;
+    while (part >= LEAST_PART && loss(a + part * step[0], b + part * step[1]) > now) {
+      part /= 2;
+    }
+    return part;
   }
 
   private double loss(double a, double b) {

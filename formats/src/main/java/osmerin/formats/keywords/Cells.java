@@ -34,7 +34,7 @@ final class Cells {
   }
 
   private static boolean says(String cell) {
-    return !(figure(cell) instanceof Figure.Unknown);
+    return !Figure.saysNothing(cell.strip());
   }
 
   /** Whether all cells that say something are so, and some do. */
@@ -44,9 +44,9 @@ final class Cells {
 
   /** Of the cells that say something, the part that is so; 0 when none says anything. */
   private static double share(List<String> cells, Predicate<String> so) {
-    long saying = cells.stream().filter(Cells::says).count();
-    long fitting = cells.stream().filter(Cells::says).filter(so).count();
-    return saying == 0 ? 0 : (double) fitting / saying;
+    List<String> saying = cells.stream().filter(Cells::says).toList();
+    long fitting = saying.stream().filter(so).count();
+    return saying.isEmpty() ? 0 : (double) fitting / saying.size();
   }
 
   private static boolean areMostly(List<String> cells, Predicate<String> so) {

@@ -54,12 +54,15 @@ final class ColumnGuess {
     return best > 0 ? best : unnamedHeader();
   }
 
-  /** How many columns a row names; 0 when there is no keyword among them. */
+  /** How many columns a row names; 0 when it has a value, or no keyword is among them. */
   private static int named(Row row) {
+    if (row.fields().stream().anyMatch(f -> Cells.isFigure(f) && !isPlace(f))) {
+      return 0;
+    }
     List<Column> columns = row.fields().stream().map(HeaderWords::column).toList();
-    boolean hasValues = row.fields().stream().anyMatch(f -> Cells.isFigure(f) && !isPlace(f));
-    boolean names = columns.contains(Column.KEYWORD) && !hasValues;
-    return names ? (int) columns.stream().filter(c -> c != Column.OTHER).count() : 0;
+    return columns.contains(Column.KEYWORD)
+        ? (int) columns.stream().filter(c -> c != Column.OTHER).count()
+        : 0;
   }
 
   /** A bare number names a column of ranking pages. */

@@ -2,7 +2,6 @@ package osmerin.formats.keywords;
 
 import java.text.Normalizer;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -96,14 +95,12 @@ enum HeaderWords {
   private static final Pattern NO_WORD = Pattern.compile("[^\\p{L}\\p{N}#%']+");
 
   private final Column column;
-  private final List<Pattern> words;
+  private final Pattern words;
 
   HeaderWords(Column column, String words) {
     this.column = column;
-    this.words =
-        Arrays.stream(words.split(" "))
-            .map(word -> Pattern.compile("(?:^|.* )" + word.replace('_', ' ') + "(?: .*|$)"))
-            .toList();
+    String either = words.replace(' ', '|').replace('_', ' ');
+    this.words = Pattern.compile("(?:^|.* )(?:" + either + ")(?: .*|$)");
   }
 
   /** What a header's field names; {@link Column#OTHER} when it names nothing we read. */
@@ -132,7 +129,7 @@ enum HeaderWords {
   }
 
   private boolean fits(String name) {
-    return words.stream().anyMatch(word -> word.matcher(name).matches());
+    return words.matcher(name).matches();
   }
 
   /** Whether the field says that its column is about something that we do not read. */

@@ -7,7 +7,10 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
+import java.util.zip.Deflater;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -19,10 +22,22 @@ final class HostileFiles {
           + " xmlns=\"http://schemas.openxmlformats.org/spreadsheetml/2006/main\"><sheetData>";
   private static final String SHEET_END = "</sheetData></worksheet>";
 
+  /** Made once: some take seconds. */
+  private static final Map<String, byte[]> MADE = new ConcurrentHashMap<>();
+
   private HostileFiles() {}
 
+  static Set<String> names() {
+    return all().keySet();
+  }
+
+  /** A file's content. */
+  static byte[] of(String name) {
+    return MADE.computeIfAbsent(name, its -> all().get(its).get());
+  }
+
   /** Each by a name that says what it is. */
-  static Map<String, Supplier<byte[]>> all() {
+  private static Map<String, Supplier<byte[]>> all() {
     Map<String, Supplier<byte[]>> files = new LinkedHashMap<>();
     files.put("number-of-a-billion-digits.xlsx", () -> sheet(cell("A1", "", "1E+999999999")));
     files.put("number-of-a-billion-places.xlsx", () -> sheet(cell("A1", "", "1E-999999999")));
@@ -106,6 +121,7 @@ final class HostileFiles {
   private static byte[] zip(Parts parts) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(out)) {
+      zip.setLevel(Deflater.BEST_SPEED);
       parts.to(zip);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -148,9 +164,17 @@ final class HostileFiles {
     return text(feed + "><entry/></feed>");
   }
 
+  private static OutputStream quick(OutputStream out) throws IOException {
+    return new GZIPOutputStream(out) {
+      {
+        def.setLevel(Deflater.BEST_SPEED);
+      }
+    };
+  }
+
   private static byte[] gzip(int megabytes) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (OutputStream gzip = new GZIPOutputStream(out)) {
+    try (OutputStream gzip = quick(out)) {
       write(gzip, "<urlset>");
       byte[] megabyte = new byte[1_000_000];
       for (int i = 0; i < megabytes; i++) {
