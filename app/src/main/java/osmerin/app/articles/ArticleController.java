@@ -1,22 +1,15 @@
 package osmerin.app.articles;
 
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.time.LocalDate;
-import java.time.YearMonth;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
-import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.InitBinder;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -25,13 +18,8 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.Thing;
 import osmerin.app.platform.web.In;
-import osmerin.app.platform.web.LenientNumber;
 import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.BesideArticle;
-import osmerin.app.rounds.BesideLedger;
-import osmerin.app.rounds.PlannedRound;
-import osmerin.app.rounds.Round;
-import osmerin.app.runups.ArticleType;
 import osmerin.app.runups.ArticleTypeService;
 import osmerin.app.runups.StepGuides;
 import osmerin.app.site.Needs;
@@ -39,21 +27,15 @@ import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
 import osmerin.app.team.Person;
 import osmerin.app.team.TeamService;
-import osmerin.app.views.Ledger;
-import osmerin.app.views.View;
-import osmerin.app.views.Views;
 import osmerin.core.article.Kind;
-import osmerin.core.article.Phase;
 import osmerin.core.article.ReferenceNumber;
 import osmerin.core.article.Stage;
-import osmerin.core.runup.StepRole;
 
-/** The articles ledger, and the page of one article. */
+/** The page of one article. */
 @Controller
 @RequestMapping("/{site}/articles")
 class ArticleController {
   private static final String RUN_UP_AS_TABLE = "run-up as a table";
-  private static final String LAST_LEDGER = "articles ledger";
   private static final int HISTORY_SHOWN = 12;
 
   private final ArticleService articles;
@@ -65,8 +47,6 @@ class ArticleController {
   private final TeamService team;
   private final History history;
   private final List<BesideArticle> beside;
-  private final List<BesideLedger> besideLedger;
-  private final Views views;
 
   ArticleController(
       ArticleService articles,
@@ -77,12 +57,8 @@ class ArticleController {
       PublishDates publishDates,
       TeamService team,
       History history,
-      List<BesideArticle> beside,
-      List<BesideLedger> besideLedger,
-      Views views) {
-    this.views = views;
+      List<BesideArticle> beside) {
     this.beside = beside;
-    this.besideLedger = besideLedger;
     this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
@@ -91,64 +67,6 @@ class ArticleController {
     this.articles = articles;
     this.types = types;
     this.team = team;
-  }
-
-  /** Nonsense in the address counts as nothing asked. */
-  @InitBinder("articleFilter")
-  void lenientNumbers(WebDataBinder binder) {
-    binder.registerCustomEditor(Long.class, new LenientNumber<>(Long::valueOf));
-    binder.registerCustomEditor(Integer.class, new LenientNumber<>(Integer::valueOf));
-  }
-
-  /**
-   * The ledger. Asked for without a filter, it is shown as it was last looked at, or as it is to
-   * open.
-   */
-  @GetMapping
-  @Needs(Right.READ)
-  String ledger(
-      SiteContext site,
-      @ModelAttribute ArticleFilter filter,
-      HttpServletRequest request,
-      HttpSession session,
-      Model model) {
-    String remembered = (String) session.getAttribute(LAST_LEDGER + site.siteId());
-    if (request.getQueryString() == null && remembered == null) {
-      remembered = views.first(site, Ledger.ARTICLES).map(View::query).orElse(null);
-    }
-    if (request.getQueryString() == null && remembered != null) {
-      return "redirect:/" + site.site().slug() + "/articles?" + remembered;
-    }
-    model.addAttribute("views", views.list(site, Ledger.ARTICLES));
-    model.addAttribute("query", request.getQueryString());
-    session.setAttribute(
-        LAST_LEDGER + site.siteId(),
-        filter.isAnything() || filter.sort() != null ? request.getQueryString() : null);
-    LedgerPage ledger = articles.ledger(site, filter);
-    model.addAttribute("ledger", ledger);
-    List<Round> shown = ledger.rows().stream().map(PlannedRound::round).toList();
-    besideLedger.forEach(part -> part.show(site, shown, model));
-    model.addAttribute("strategist", StepRole.STRATEGIST);
-    model.addAttribute("editor", StepRole.EDITOR);
-    model.addAttribute("turns", ArticleFilter.Turn.values());
-    model.addAttribute("stepNames", types.stepNames(site.siteId()));
-    model.addAttribute("filter", filter);
-    model.addAttribute("path", "/" + site.site().slug() + "/articles");
-    model.addAttribute("people", team.people(site.siteId()));
-    model.addAttribute("names", team.names(site.siteId()));
-    model.addAttribute("phases", Phase.values());
-    List<ArticleType> newTypes = types.list(site.siteId(), Kind.NEW);
-    List<ArticleType> depths = types.list(site.siteId(), Kind.REFRESH);
-    model.addAttribute("newTypes", newTypes);
-    model.addAttribute("depths", depths);
-    model.addAttribute("kinds", Kind.values());
-    model.addAttribute("typesOf", Map.of(Kind.NEW, newTypes, Kind.REFRESH, depths));
-    model.addAttribute("spans", ArticleFilter.Span.values());
-    model.addAttribute("sizes", ArticleFilter.SIZES);
-    model.addAttribute("today", site.today());
-    YearMonth now = YearMonth.from(site.today());
-    model.addAttribute("months", IntStream.rangeClosed(-12, 6).mapToObj(now::plusMonths).toList());
-    return "articles/ledger";
   }
 
   /** What is sent to {@link #article}. */

@@ -96,18 +96,6 @@ interface ArticleMapper {
 
   List<StageMoves.AtStage> countByStage(@Param("siteId") long siteId);
 
-  List<Long> ledger(
-      @Param("siteId") long siteId,
-      @Param("filter") ArticleFilter filter,
-      @Param("days") ArticleFilter.@Nullable Days days,
-      @Param("among") @Nullable List<Long> among);
-
-  long count(
-      @Param("siteId") long siteId,
-      @Param("filter") ArticleFilter filter,
-      @Param("days") ArticleFilter.@Nullable Days days,
-      @Param("among") @Nullable List<Long> among);
-
   Tally tally(@Param("siteId") long siteId);
 
   List<Round> byIds(@Param("ids") Collection<Long> ids);

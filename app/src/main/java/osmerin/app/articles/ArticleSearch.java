@@ -31,7 +31,7 @@ public class ArticleSearch {
   /** Articles by name or number, the best first, without archived ones. */
   public List<Found> find(SiteContext context, String words, int limit) {
     return articles.findByWords(
-        context.siteId(), LikePattern.of(words), ArticleFilter.number(words), limit);
+        context.siteId(), LikePattern.of(words), ReferenceNumber.typed(words).orElse(null), limit);
   }
 
   /**
@@ -41,12 +41,16 @@ public class ArticleSearch {
    */
   public List<Round> archived(SiteContext context, String words, int offset, int limit) {
     return articles.archived(
-        context.siteId(), LikePattern.of(words), ArticleFilter.number(words), offset, limit);
+        context.siteId(),
+        LikePattern.of(words),
+        ReferenceNumber.typed(words).orElse(null),
+        offset,
+        limit);
   }
 
   /** How many there are of {@link #archived}. */
   public long countArchived(SiteContext context, String words) {
     return articles.countArchived(
-        context.siteId(), LikePattern.of(words), ArticleFilter.number(words));
+        context.siteId(), LikePattern.of(words), ReferenceNumber.typed(words).orElse(null));
   }
 }

@@ -240,26 +240,10 @@ public class ArticleService {
     return articles.live(context.siteId(), offset, limit);
   }
 
-  public LedgerPage ledger(SiteContext context, ArticleFilter filter) {
-    ArticleFilter.Days days = filter.days(context.today());
-    List<Long> among = filter.isNextAsked() ? next(context, filter) : null;
-    List<Long> ids = articles.ledger(context.siteId(), filter, days, among);
-    long total = articles.count(context.siteId(), filter, days, among);
-    if (ids.isEmpty()) {
-      return new LedgerPage(List.of(), total, filter);
-    }
-    Map<Long, PlannedRound> rounds =
-        open.plan(context.site(), articles.byIds(ids)).stream()
-            .collect(Collectors.toMap(p -> p.round().id(), Function.identity()));
-    return new LedgerPage(ids.stream().map(rounds::get).toList(), total, filter);
-  }
-
-  /** Rounds in work at which it is the turn of a step that is asked for. */
-  private List<Long> next(SiteContext context, ArticleFilter filter) {
-    return open(context).stream()
-        .filter(planned -> filter.isNext(planned, context.personId()))
-        .map(planned -> planned.round().id())
-        .toList();
+  /** Rounds by their ids, planned. */
+  public Map<Long, PlannedRound> byIds(SiteContext context, List<Long> ids) {
+    return open.plan(context.site(), articles.byIds(ids)).stream()
+        .collect(Collectors.toMap(planned -> planned.round().id(), Function.identity()));
   }
 
   /** A round of the site by its id. */

@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.imports.ImportReports;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.Reply;
 import osmerin.app.research.KeywordLanguages;
 import osmerin.app.site.Needs;
@@ -74,7 +74,7 @@ class KeywordController {
     model.addAttribute("file", filter.here(path + "/file.csv"));
     model.addAttribute("bulk", filter.here(path + "/bulk"));
     model.addAttribute("intents", SearchIntent.values());
-    model.addAttribute("sizes", ArticleFilter.SIZES);
+    model.addAttribute("sizes", Paging.SIZES);
     model.addAttribute("topics", topics.topicNames(site));
     model.addAttribute("imports", reports.imports(site, 0, IMPORTS_OFFERED));
     model.addAttribute("views", views.list(site, Ledger.KEYWORDS));

@@ -7,8 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.platform.data.LikePattern;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.Typed;
 import osmerin.app.views.Asked;
 import osmerin.app.views.Columns;
@@ -200,10 +200,10 @@ public record KeywordFilter(
   }
 
   public int limit() {
-    return ArticleFilter.SIZES.stream()
+    return Paging.SIZES.stream()
         .filter(n -> n.toString().equals(size))
         .findFirst()
-        .orElse(ArticleFilter.SIZES.get(1));
+        .orElse(Paging.SIZES.get(1));
   }
 
   public int pageAsked() {

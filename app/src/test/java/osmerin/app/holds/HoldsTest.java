@@ -11,13 +11,14 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.desk.Desk;
 import osmerin.app.desk.DeskService;
 import osmerin.app.drafts.DraftService;
 import osmerin.app.history.UndoService;
+import osmerin.app.ledger.ArticleFilter;
+import osmerin.app.ledger.ArticleLedger;
 import osmerin.app.notices.Notices;
 import osmerin.app.plan.Month;
 import osmerin.app.plan.MonthService;
@@ -40,6 +41,7 @@ import osmerin.core.runup.StepRole;
 class HoldsTest extends ApplicationTest {
   @Autowired private Holds holds;
   @Autowired private ArticleService articles;
+  @Autowired private ArticleLedger ledger;
   @Autowired private DeskService desks;
   @Autowired private MonthService months;
   @Autowired private DraftService drafts;
@@ -97,11 +99,11 @@ class HoldsTest extends ApplicationTest {
     assertThat(desk(writer).onHold()).hasSize(1);
     ArticleFilter onHold =
         new ArticleFilter(null, "HOLD", null, null, null, null, null, null, null, null, null);
-    assertThat(articles.ledger(site, onHold).rows()).hasSize(1);
+    assertThat(ledger.page(site, onHold).rows()).hasSize(1);
     assertThatThrownBy(() -> holds.free(writer, number)).isInstanceOf(ForbiddenException.class);
     holds.free(site, number);
     assertThat(state()).isEqualTo(Standing.State.IMPOSSIBLE);
-    assertThat(articles.ledger(site, onHold).rows()).isEmpty();
+    assertThat(ledger.page(site, onHold).rows()).isEmpty();
   }
 
   @Test

@@ -13,11 +13,12 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import osmerin.app.articles.ArticleFilter;
 import osmerin.app.articles.ArticlePage;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.history.UndoService;
+import osmerin.app.ledger.ArticleFilter;
+import osmerin.app.ledger.ArticleLedger;
 import osmerin.app.people.Naming;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
@@ -38,6 +39,7 @@ import osmerin.core.runup.StepRole;
 class StepEditsTest extends ApplicationTest {
   @Autowired private StepEdits steps;
   @Autowired private ArticleService articles;
+  @Autowired private ArticleLedger ledger;
   @Autowired private UndoService undo;
   private SiteContext site;
   private int number;
@@ -249,7 +251,7 @@ class StepEditsTest extends ApplicationTest {
     edits.tick(writer, number, "draft", true);
     assertThatThrownBy(() -> edits.tick(writer, number, "edit", true))
         .isInstanceOf(ForbiddenException.class);
-    assertThat(articles.ledger(site, filter(writer)).rows()).hasSize(1);
+    assertThat(ledger.page(site, filter(writer)).rows()).hasSize(1);
   }
 
   private static ArticleFilter filter(SiteContext person) {

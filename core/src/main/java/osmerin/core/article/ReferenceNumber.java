@@ -16,6 +16,7 @@ public record ReferenceNumber(String prefix, int number) {
   private static final int DIGITS = 4;
 
   private static final Pattern PREFIX = Pattern.compile("[A-Z][A-Z0-9]{0,5}");
+  private static final Pattern BARE = Pattern.compile("\\d{1,9}");
   private static final Pattern FORM = Pattern.compile("([A-Z][A-Z0-9]{0,5}?)-?0*([1-9]\\d{0,8})");
 
   public ReferenceNumber {
@@ -35,6 +36,14 @@ public record ReferenceNumber(String prefix, int number) {
     return form.matches()
         ? Optional.of(new ReferenceNumber(form.group(1), Integer.parseInt(form.group(2))))
         : Optional.empty();
+  }
+
+  /** The number of what was typed: "158", or a whole reference number. */
+  public static Optional<Integer> typed(String text) {
+    String bare = text.strip();
+    return BARE.matcher(bare).matches()
+        ? Optional.of(Integer.valueOf(bare))
+        : read(bare).map(ReferenceNumber::number);
   }
 
   @Override

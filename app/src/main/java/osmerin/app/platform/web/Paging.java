@@ -10,6 +10,9 @@ import java.util.List;
  * @param total rows of all pages
  */
 public record Paging(int page, int size, long total) {
+  /** What people choose from. */
+  public static final List<Integer> SIZES = List.of(50, 100, 200);
+
   public Paging {
     if (size < 1 || total < 0) {
       throw new IllegalArgumentException("pages of " + size + " rows, " + total + " in all");

@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.ledger;
 
 import java.util.EnumSet;
 import java.util.List;

@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.ledger;
 
 import java.time.LocalDate;
 import java.time.YearMonth;
@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.platform.data.LikePattern;
+import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.Typed;
 import osmerin.app.rounds.PlannedRound;
 import osmerin.app.runups.StepRow;
@@ -97,8 +98,6 @@ public record ArticleFilter(
   /** From a day up to and with another. */
   public record Days(LocalDate first, LocalDate last) {}
 
-  public static final List<Integer> SIZES = List.of(50, 100, 200);
-
   private static final String WITHOUT_DATE = "none";
 
   /** In place of a stage: whatever the stage, what is on hold. */
@@ -151,15 +150,7 @@ public record ArticleFilter(
 
   /** The running number when the text is a reference number or a number. */
   public @Nullable Integer number() {
-    return q == null ? null : number(q);
-  }
-
-  static @Nullable Integer number(String words) {
-    String typed = words.strip();
-    if (typed.matches("\\d{1,9}")) {
-      return Integer.valueOf(typed);
-    }
-    return ReferenceNumber.read(typed).map(ReferenceNumber::number).orElse(null);
+    return q == null ? null : ReferenceNumber.typed(q).orElse(null);
   }
 
   /** The stage that is asked for; null for none. */
@@ -232,7 +223,7 @@ public record ArticleFilter(
   }
 
   public int limit() {
-    return size != null && SIZES.contains(size) ? size : SIZES.get(0);
+    return size != null && Paging.SIZES.contains(size) ? size : Paging.SIZES.get(0);
   }
 
   public int pageNumber() {

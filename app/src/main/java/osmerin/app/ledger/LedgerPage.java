@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.ledger;
 
 import java.util.List;
 import osmerin.app.rounds.PlannedRound;

@@ -1,4 +1,4 @@
-package osmerin.app.articles;
+package osmerin.app.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -7,8 +7,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import osmerin.app.articles.ArticleFilter.Days;
-import osmerin.app.articles.ArticleFilter.Sort;
+import osmerin.app.ledger.ArticleFilter.Days;
+import osmerin.app.ledger.ArticleFilter.Sort;
 import osmerin.core.article.Kind;
 
 class ArticleFilterTest {
