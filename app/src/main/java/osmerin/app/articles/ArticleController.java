@@ -21,7 +21,6 @@ import osmerin.app.platform.web.In;
 import osmerin.app.platform.web.Reply;
 import osmerin.app.rounds.BesideArticle;
 import osmerin.app.runups.ArticleTypeService;
-import osmerin.app.runups.StepGuides;
 import osmerin.app.site.Needs;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
@@ -40,7 +39,6 @@ class ArticleController {
 
   private final ArticleService articles;
   private final ArticleTypeService types;
-  private final StepGuides guides;
   private final ArticleEdits edits;
   private final StageMoves stageMoves;
   private final PublishDates publishDates;
@@ -51,7 +49,6 @@ class ArticleController {
   ArticleController(
       ArticleService articles,
       ArticleTypeService types,
-      StepGuides guides,
       ArticleEdits edits,
       StageMoves stageMoves,
       PublishDates publishDates,
@@ -59,7 +56,6 @@ class ArticleController {
       History history,
       List<BesideArticle> beside) {
     this.beside = beside;
-    this.guides = guides;
     this.edits = edits;
     this.stageMoves = stageMoves;
     this.publishDates = publishDates;
@@ -92,7 +88,6 @@ class ArticleController {
   private String page(SiteContext site, ArticlePage page, Model model) {
     model.addAttribute("page", page);
     beside.forEach(part -> part.show(site, page.round(), model));
-    model.addAttribute("guides", guides.of(page.round().typeId()));
     model.asMap().putIfAbsent("drawn", true);
     List<Person> people = team.people(site.siteId());
     model.addAttribute("people", people);

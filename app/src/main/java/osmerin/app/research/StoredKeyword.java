@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import osmerin.app.research.KnownKeyword.ByHand;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.KeywordFigures;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Volume;
 import osmerin.core.text.Language;
@@ -40,7 +41,8 @@ record StoredKeyword(
     Volume figure = Volume.of(volume, volumeLow, volumeHigh);
     List<PageAddress> addresses =
         pages.stream().map(p -> met.computeIfAbsent(p, PageAddress::new)).toList();
-    Keyword keyword = new Keyword(text, figure, difficulty, costPerClick, intent, addresses);
+    Keyword keyword =
+        new Keyword(text, new KeywordFigures(figure, difficulty, costPerClick), intent, addresses);
     return new KnownKeyword(
         id,
         Optional.ofNullable(language).flatMap(Language::ofTag).map(keyword::in).orElse(keyword),

@@ -1,12 +1,14 @@
 package osmerin.app.platform;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.constructors;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.methods;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.tngtech.archunit.core.domain.JavaMethod;
+import com.tngtech.archunit.core.domain.JavaCodeUnit;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
@@ -16,6 +18,7 @@ import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.lang.ConditionEvents;
 import com.tngtech.archunit.lang.SimpleConditionEvent;
 import java.io.IOException;
+import java.lang.reflect.Executable;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +28,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.ibatis.annotations.Mapper;
 import org.junit.jupiter.api.Test;
+import org.springframework.stereotype.Component;
 import org.springframework.stereotype.Controller;
 
 /** The rules of the house. */
@@ -121,15 +125,41 @@ class ArchitectureTest {
           .resideInAPackage("osmerin..")
           .and()
           .doNotHaveModifier(JavaModifier.SYNTHETIC)
-          .should(takeFewParameters());
+          .should(takeAtMost(MOST_PARAMETERS));
 
-  private static ArchCondition<JavaMethod> takeFewParameters() {
-    return new ArchCondition<>("take at most %s parameters".formatted(MOST_PARAMETERS)) {
+  private static final int MOST_OTHERS = 8;
+
+  /** What Spring wires may know a few more others: they are no arguments that a caller mixes up. */
+  @ArchTest
+  static final ArchRule WHAT_IS_WIRED_KNOWS_FEW_OTHERS =
+      constructors()
+          .that()
+          .areDeclaredInClassesThat()
+          .areMetaAnnotatedWith(Component.class)
+          .should(takeAtMost(MOST_OTHERS));
+
+  @ArchTest
+  static final ArchRule CONSTRUCTORS_TAKE_FEW_PARAMETERS =
+      constructors()
+          .that()
+          .areDeclaredInClassesThat(
+              describe(
+                  "are called by us, and no records",
+                  its ->
+                      its.getPackageName().startsWith("osmerin")
+                          && !its.isMetaAnnotatedWith(Component.class)
+                          && !its.isRecord()
+                          && !its.isEnum()
+                          && !its.isInnerClass()))
+          .should(takeAtMost(MOST_PARAMETERS));
+
+  private static <T extends JavaCodeUnit> ArchCondition<T> takeAtMost(int most) {
+    return new ArchCondition<>("take at most %s parameters".formatted(most)) {
       @Override
-      public void check(JavaMethod method, ConditionEvents events) {
-        int count = method.getRawParameterTypes().size() - (method.reflect().isVarArgs() ? 1 : 0);
-        if (count > MOST_PARAMETERS) {
-          events.add(SimpleConditionEvent.violated(method, method.getFullName()));
+      public void check(T unit, ConditionEvents events) {
+        boolean varArgs = ((Executable) unit.reflect()).isVarArgs();
+        if (unit.getRawParameterTypes().size() - (varArgs ? 1 : 0) > most) {
+          events.add(SimpleConditionEvent.violated(unit, unit.getFullName()));
         }
       }
     };

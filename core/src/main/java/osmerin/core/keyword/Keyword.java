@@ -3,7 +3,6 @@ package osmerin.core.keyword;
 import java.math.BigDecimal;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
@@ -22,9 +21,7 @@ public final class Keyword {
 
   private final String text;
   private final String normal;
-  private final @Nullable Volume volume;
-  private final @Nullable Integer difficulty;
-  private final @Nullable BigDecimal costPerClick;
+  private final KeywordFigures figures;
   private final @Nullable SearchIntent intent;
   private final List<PageAddress> pages;
   private final @Nullable Language known;
@@ -33,29 +30,18 @@ public final class Keyword {
    * A keyword with everything an import can know of it.
    *
    * @param text the spelling as imported
-   * @param volume searches a month, null when unknown
-   * @param difficulty 0–100, null when unknown
-   * @param costPerClick in the currency of the import, 0 or more, null when unknown
    * @param intent what the import says, null when it says nothing
    * @param pages the pages that rank for it, best first; more than {@value #MAX_PAGES} are cut off
-   * @throws IllegalArgumentException when the text has no word or is too long, or a figure is out
-   *     of its range
+   * @throws IllegalArgumentException when the text has no word or is too long
    */
   public Keyword(
-      String text,
-      @Nullable Volume volume,
-      @Nullable Integer difficulty,
-      @Nullable BigDecimal costPerClick,
-      @Nullable SearchIntent intent,
-      List<PageAddress> pages) {
-    this(text, volume, difficulty, costPerClick, intent, pages, null);
+      String text, KeywordFigures figures, @Nullable SearchIntent intent, List<PageAddress> pages) {
+    this(text, figures, intent, pages, null);
   }
 
   private Keyword(
       String text,
-      @Nullable Volume volume,
-      @Nullable Integer difficulty,
-      @Nullable BigDecimal costPerClick,
+      KeywordFigures figures,
       @Nullable SearchIntent intent,
       List<PageAddress> pages,
       @Nullable Language known) {
@@ -65,15 +51,7 @@ public final class Keyword {
       throw new IllegalArgumentException(
           "keyword “" + text + "” is empty or longer than " + MAX_LENGTH + " characters");
     }
-    if (difficulty != null && (difficulty < 0 || difficulty > 100)) {
-      throw new IllegalArgumentException("difficulty " + difficulty + " is not between 0 and 100");
-    }
-    if (costPerClick != null && costPerClick.signum() < 0) {
-      throw new IllegalArgumentException("cost per click " + costPerClick + " is below zero");
-    }
-    this.volume = volume;
-    this.difficulty = difficulty;
-    this.costPerClick = costPerClick;
+    this.figures = figures;
     this.intent = intent;
     this.pages = new LinkedHashSet<>(pages).stream().limit(MAX_PAGES).toList();
     this.known = known;
@@ -82,9 +60,7 @@ public final class Keyword {
   private Keyword(Keyword same, Language language) {
     text = same.text;
     normal = same.normal;
-    volume = same.volume;
-    difficulty = same.difficulty;
-    costPerClick = same.costPerClick;
+    figures = same.figures;
     intent = same.intent;
     pages = same.pages;
     known = language;
@@ -94,9 +70,7 @@ public final class Keyword {
   public static Keyword of(String text, @Nullable Long searches, List<String> pages) {
     return new Keyword(
         text,
-        searches == null ? null : Volume.exactly(searches),
-        null,
-        null,
+        KeywordFigures.of(searches == null ? null : Volume.exactly(searches)),
         null,
         pages.stream().map(PageAddress::of).flatMap(Optional::stream).toList());
   }
@@ -112,15 +86,15 @@ public final class Keyword {
   }
 
   public @Nullable Volume volume() {
-    return volume;
+    return figures.volume();
   }
 
   public @Nullable Integer difficulty() {
-    return difficulty;
+    return figures.difficulty();
   }
 
   public @Nullable BigDecimal costPerClick() {
-    return costPerClick;
+    return figures.costPerClick();
   }
 
   public @Nullable SearchIntent intent() {
@@ -149,9 +123,7 @@ public final class Keyword {
   public Keyword updatedBy(Keyword newer) {
     return new Keyword(
         text,
-        newer.volume != null ? newer.volume : volume,
-        newer.difficulty != null ? newer.difficulty : difficulty,
-        newer.costPerClick != null ? newer.costPerClick : costPerClick,
+        figures.updatedBy(newer.figures),
         newer.intent != null ? newer.intent : intent,
         newer.pages.isEmpty() ? pages : newer.pages,
         known);
@@ -159,12 +131,12 @@ public final class Keyword {
 
   /** This keyword with another search intent. */
   public Keyword withIntent(@Nullable SearchIntent other) {
-    return new Keyword(text, volume, difficulty, costPerClick, other, pages, known);
+    return new Keyword(text, figures, other, pages, known);
   }
 
   /** This keyword with other ranking pages, best first. */
   public Keyword withPages(List<PageAddress> others) {
-    return new Keyword(text, volume, difficulty, costPerClick, intent, others, known);
+    return new Keyword(text, figures, intent, others, known);
   }
 
   /** This keyword, known to be in a language. */
@@ -177,9 +149,7 @@ public final class Keyword {
   public boolean equals(@Nullable Object other) {
     return other instanceof Keyword that
         && text.equals(that.text)
-        && Objects.equals(volume, that.volume)
-        && Objects.equals(difficulty, that.difficulty)
-        && Objects.equals(costPerClick, that.costPerClick)
+        && figures.equals(that.figures)
         && intent == that.intent
         && pages.equals(that.pages);
   }
@@ -191,6 +161,6 @@ public final class Keyword {
 
   @Override
   public String toString() {
-    return "“" + text + "”, " + volume + ", " + difficulty + ", " + pages.size() + " pages";
+    return "“" + text + "”, " + volume() + ", " + difficulty() + ", " + pages.size() + " pages";
   }
 }

@@ -1,7 +1,6 @@
 package osmerin.core.linkage;
 
 import java.util.Arrays;
-import java.util.stream.IntStream;
 
 /**
  * The pages of a cluster of units, counted by the mass of the units that have them: enough to add
@@ -29,13 +28,13 @@ public final class PageSums {
   /** Of the entries of its page behind an entry: Σ 10 over the mass of each unit. */
   private final double[] behind;
 
-  private PageSums(PageIndex index, int units, int[] page, int[] start, int[] mass, int[] count) {
+  private PageSums(PageIndex index, int units, Entries entries) {
     this.index = index;
     this.units = units;
-    this.page = page;
-    this.start = start;
-    this.mass = mass;
-    this.count = count;
+    page = Arrays.copyOf(entries.page, entries.pages);
+    start = Arrays.copyOf(entries.start, entries.pages + 1);
+    mass = Arrays.copyOf(entries.mass, entries.n);
+    count = Arrays.copyOf(entries.count, entries.n);
     upTo = new int[mass.length];
     behind = new double[mass.length];
     for (int at = 0; at < page.length; at++) {
@@ -50,12 +49,11 @@ public final class PageSums {
 
   public static PageSums of(PageIndex index, int unit) {
     int[] pages = index.pages(unit);
-    int[] mass = new int[pages.length];
-    int[] count = new int[pages.length];
-    Arrays.fill(mass, index.mass(unit));
-    Arrays.fill(count, 1);
-    return new PageSums(
-        index, 1, pages, IntStream.rangeClosed(0, pages.length).toArray(), mass, count);
+    Entries entries = new Entries(pages.length);
+    for (int page : pages) {
+      entries.add(page, index.mass(unit), 1);
+    }
+    return entries.sums(index, 1);
   }
 
   /** The sums of many units at once. */
@@ -167,13 +165,7 @@ public final class PageSums {
 
     PageSums sums(PageIndex index, int units) {
       start[pages] = n;
-      return new PageSums(
-          index,
-          units,
-          Arrays.copyOf(page, pages),
-          Arrays.copyOf(start, pages + 1),
-          Arrays.copyOf(mass, n),
-          Arrays.copyOf(count, n));
+      return new PageSums(index, units, this);
     }
   }
 

@@ -20,28 +20,28 @@ final class TopicPlaces {
 
   private final List<KeywordGroup> groups;
   private final Likeness likeness;
-  private final int[] topicOf;
-  private final List<String> names;
+  private final Gathered topics;
   private final Stems stems;
   private final TopicCentres centres;
 
   /**
+   * Groups gathered into topics.
+   *
    * @param topicOf the number of each group's topic; below 0 for a group in none
    * @param names of the topics
    */
+  record Gathered(int[] topicOf, List<String> names) {}
+
+  /**
+   * @param size of each group
+   */
   TopicPlaces(
-      List<KeywordGroup> groups,
-      Likeness likeness,
-      int[] size,
-      int[] topicOf,
-      List<String> names,
-      Stems stems) {
+      List<KeywordGroup> groups, Likeness likeness, int[] size, Gathered topics, Stems stems) {
     this.groups = groups;
     this.likeness = likeness;
-    this.topicOf = topicOf;
-    this.names = names;
+    this.topics = topics;
     this.stems = stems;
-    centres = new TopicCentres(likeness, size, topicOf);
+    centres = new TopicCentres(likeness, size, topics.topicOf());
   }
 
   /** The places of the groups of a topic. */
@@ -64,14 +64,14 @@ final class TopicPlaces {
 
   private @Nullable String alsoFits(int group, int topic, double near) {
     Set<Integer> others = new TreeSet<>();
-    likeness.of(group).keySet().forEach(other -> others.add(topicOf[other]));
+    likeness.of(group).keySet().forEach(other -> others.add(topics.topicOf()[other]));
     others.removeAll(Set.of(topic, TopicSets.NONE));
     String best = null;
     double most = ABOUT_AS_WELL * near;
     for (int other : others) {
       double its = centres.near(group, other);
       if (its > most) {
-        best = names.get(other);
+        best = topics.names().get(other);
         most = its;
       }
     }

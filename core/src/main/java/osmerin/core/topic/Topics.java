@@ -173,7 +173,8 @@ public final class Topics {
           setOf[group] = topic;
         }
       }
-      TopicPlaces places = new TopicPlaces(groups, likeness, size, setOf, names, stems);
+      TopicPlaces.Gathered gathered = new TopicPlaces.Gathered(setOf, names);
+      TopicPlaces places = new TopicPlaces(groups, likeness, size, gathered, stems);
       List<Topic> topics = new ArrayList<>();
       for (int topic = 0; topic < ordered.size(); topic++) {
         String key = ordered.get(topic).getKey();

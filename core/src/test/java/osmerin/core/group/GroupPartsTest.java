@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.GroupingSettings.Mode;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.KeywordFigures;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Variants;
 import osmerin.core.keyword.Volume;
@@ -200,7 +201,7 @@ class GroupPartsTest {
   }
 
   private static Keyword keyword(String text, Long volume, Integer difficulty) {
-    return new Keyword(
-        text, volume == null ? null : Volume.exactly(volume), difficulty, null, null, List.of());
+    Volume searches = volume == null ? null : Volume.exactly(volume);
+    return new Keyword(text, new KeywordFigures(searches, difficulty, null), null, List.of());
   }
 }

@@ -12,22 +12,25 @@ import osmerin.core.text.Stems;
 class KeywordTest {
   @Test
   void refusesNonsense() {
-    assertThatThrownBy(() -> new Keyword("kiln", null, 130, null, null, List.of()))
-        .hasMessageContaining("130");
+    assertThatThrownBy(() -> new KeywordFigures(null, 130, null)).hasMessageContaining("130");
+    assertThatThrownBy(() -> new KeywordFigures(null, null, BigDecimal.ONE.negate()))
+        .hasMessageContaining("below zero");
     assertThatThrownBy(() -> Keyword.of(" – ", 1L, List.of())).hasMessageContaining("empty");
     assertThatThrownBy(() -> Volume.exactly(-1)).isInstanceOf(IllegalArgumentException.class);
   }
 
   @Test
   void newerFiguresWinWhereThereAreAny() {
-    Keyword old =
-        new Keyword(
-            "Kiln", Volume.exactly(90), 12, BigDecimal.ONE, SearchIntent.COMMERCIAL, pages());
-    Keyword newer = new Keyword("kiln", Volume.exactly(120), null, null, null, List.of());
+    Keyword old = new Keyword("Kiln", figures(90), SearchIntent.COMMERCIAL, pages());
+    Keyword newer = new Keyword("kiln", KeywordFigures.of(Volume.exactly(120)), null, List.of());
     assertThat(old.updatedBy(newer))
-        .isEqualTo(
-            new Keyword(
-                "Kiln", Volume.exactly(120), 12, BigDecimal.ONE, SearchIntent.COMMERCIAL, pages()));
+        .isEqualTo(new Keyword("Kiln", figures(120), SearchIntent.COMMERCIAL, pages()));
+    assertThat(newer.updatedBy(Keyword.of("kiln", null, List.of())).volume())
+        .isEqualTo(Volume.exactly(120));
+  }
+
+  private static KeywordFigures figures(long searches) {
+    return new KeywordFigures(Volume.exactly(searches), 12, BigDecimal.ONE);
   }
 
   @Test

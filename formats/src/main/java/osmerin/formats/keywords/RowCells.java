@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Figure;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.KeywordFigures;
 import osmerin.core.keyword.NormalForm;
 import osmerin.core.keyword.NumberPattern;
 import osmerin.core.keyword.PageAddress;
@@ -110,8 +111,8 @@ final class RowCells {
         problems.add(new RowProblem(row.line(), shortened(shown), fault, shortened(value), true));
         return new Read(null, null, null, problems);
       }
-      Keyword keyword =
-          new Keyword(text, volume(), difficulty(), costPerClick(), intent(), pages());
+      KeywordFigures figures = new KeywordFigures(volume(), difficulty(), costPerClick());
+      Keyword keyword = new Keyword(text, figures, intent(), pages());
       Integer place = reading.isLong() ? position(Column.POSITION) : null;
       return new Read(keyword, place, own(), problems);
     }

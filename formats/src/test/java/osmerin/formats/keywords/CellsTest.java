@@ -18,6 +18,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.KeywordFigures;
 import osmerin.core.keyword.PageAddress;
 import osmerin.core.keyword.Volume;
 import osmerin.formats.table.Delimiter;
@@ -128,9 +129,12 @@ class CellsTest {
       keywords.add(
           new Keyword(
               text,
-              random.nextInt(5) == 0 ? null : Volume.exactly(random.nextInt(90_000)),
-              random.nextInt(5) == 0 ? null : random.nextInt(101),
-              random.nextInt(5) == 0 ? null : new BigDecimal(random.nextInt(900)).movePointLeft(2),
+              new KeywordFigures(
+                  random.nextInt(5) == 0 ? null : Volume.exactly(random.nextInt(90_000)),
+                  random.nextInt(5) == 0 ? null : random.nextInt(101),
+                  random.nextInt(5) == 0
+                      ? null
+                      : new BigDecimal(random.nextInt(900)).movePointLeft(2)),
               random.nextInt(3) == 0 ? SearchIntent.values()[random.nextInt(4)] : null,
               random.nextInt(4) == 0
                   ? List.of()

@@ -16,6 +16,7 @@ import osmerin.core.group.GroupingSettings;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.intent.SearchIntent;
 import osmerin.core.keyword.Keyword;
+import osmerin.core.keyword.KeywordFigures;
 import osmerin.core.keyword.Volume;
 import osmerin.core.topic.Topics;
 import osmerin.formats.text.UnreadableFileException;
@@ -146,7 +147,8 @@ class KeywordFileTest {
     KeywordRows rows = file("keyword,volume,difficulty\nCarp,10,5\n carp ,20,-\n").read();
     assertThat(rows.repeated()).isEqualTo(1);
     assertThat(rows.keywords())
-        .containsExactly(new Keyword("Carp", Volume.exactly(20), 5, null, null, List.of()));
+        .containsExactly(
+            new Keyword("Carp", new KeywordFigures(Volume.exactly(20), 5, null), null, List.of()));
   }
 
   @Test
