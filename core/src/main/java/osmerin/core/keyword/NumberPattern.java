@@ -28,6 +28,10 @@ public enum NumberPattern {
     int point = 0;
     int comma = 0;
     for (String cell : cells) {
+      // Most cells hold digits alone, which decide nothing.
+      if (cell.indexOf('.') < 0 && cell.indexOf(',') < 0) {
+        continue;
+      }
       var numbers = NUMBER.matcher(cell);
       while (numbers.find()) {
         point += POINT_DECIDES.matcher(numbers.group()).matches() ? 1 : 0;

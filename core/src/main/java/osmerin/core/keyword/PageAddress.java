@@ -116,7 +116,12 @@ public record PageAddress(String value) {
   }
 
   private static boolean isAscii(String text) {
-    return text.chars().allMatch(c -> c < 128);
+    for (int i = 0; i < text.length(); i++) {
+      if (text.charAt(i) >= 128) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static String ascii(String host) {

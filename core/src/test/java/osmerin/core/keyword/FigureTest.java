@@ -53,6 +53,15 @@ class FigureTest {
     assertThat(Figure.read(cell, NumberPattern.UNDECIDED)).isEqualTo(new Figure.Unknown());
   }
 
+  /** A cell of a hundred addresses is told apart without being searched for a range. */
+  @Test
+  void aLongCellIsNoNumber() {
+    String cell = "https://a.example/1-2 ".repeat(20_000);
+    assertThat(Figure.read(cell, NumberPattern.UNDECIDED)).isInstanceOf(Figure.Unreadable.class);
+    assertThat(Figure.read("0".repeat(99) + "7", NumberPattern.UNDECIDED))
+        .isEqualTo(new Figure.Known(7, 7, 7));
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"many", "-5", "12 apples", "10K–1K", "1.2.x", "https://a.example"})
   void whatIsNoNumberSaysSo(String cell) {

@@ -84,6 +84,53 @@ class CalibrationTest {
         .isCloseTo(intercept, within(4 * error[0] + pull));
   }
 
+  /** Against the plain definition: no slope near the learned one has a smaller penalised loss. */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4})
+  void theLearnedSlopeIsWhereTheLossIsLeast(long seed) {
+    Random random = new Random(seed);
+    int inside = 0;
+    for (int i = 0; i < 60; i++) {
+      List<Outcome> outcomes =
+          outcomes(random.nextLong(), 30 + random.nextInt(120), random.nextInt(90), 4 + i % 30);
+      Judged learned = Calibration.of(random.nextInt(101), outcomes).learned();
+      double spread = learned == null ? 0 : learned.chances().spread();
+      if (spread > LearnedChances.LEAST_SPREAD && spread < LearnedChances.MOST_SPREAD) {
+        inside++;
+        double slope = -10 / spread;
+        double least = leastLoss(outcomes, slope);
+        assertThat(leastLoss(outcomes, slope * 1.001)).isGreaterThan(least);
+        assertThat(leastLoss(outcomes, slope * 0.999)).isGreaterThan(least);
+      }
+    }
+    assertThat(inside).isGreaterThan(40);
+  }
+
+  /** The loss under a slope a ten, with the intercept that makes it least. */
+  private static double leastLoss(List<Outcome> outcomes, double slope) {
+    double low = -60;
+    double high = 60;
+    while (high - low > 1e-9) {
+      double third = (high - low) / 3;
+      if (loss(outcomes, low + third, slope) < loss(outcomes, high - third, slope)) {
+        high -= third;
+      } else {
+        low += third;
+      }
+    }
+    return loss(outcomes, low, slope);
+  }
+
+  private static double loss(List<Outcome> outcomes, double intercept, double slope) {
+    double off = slope + 10 / Chances.SHIPPED_SPREAD;
+    double loss = LearnedChances.WEIGHT * 0.25 / 2 * off * off;
+    for (Outcome outcome : outcomes) {
+      double chance = 1 / (1 + Math.exp(-(intercept + slope * outcome.difficulty() / 10)));
+      loss -= Math.log(outcome.reached() ? chance : 1 - chance);
+    }
+    return loss;
+  }
+
   /** Standard errors of intercept and slope a ten. */
   private static double[] errors(List<Outcome> outcomes, double mean, double a, double b) {
     double haa = 0;

@@ -3,7 +3,6 @@ package osmerin.formats.keywords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.StringTokenizer;
 import java.util.regex.Pattern;
 
 /**
@@ -21,11 +20,20 @@ final class PagesCell {
   /** The common case, without a pattern. */
   private static List<String> spaced(String cell) {
     List<String> pieces = new ArrayList<>();
-    StringTokenizer tokens = new StringTokenizer(cell, " |\t\n\r\f\u000B");
-    while (tokens.hasMoreTokens()) {
-      pieces.add(tokens.nextToken());
+    int begun = 0;
+    for (int i = 0; i <= cell.length(); i++) {
+      if (i == cell.length() || isBetween(cell.charAt(i))) {
+        if (i > begun) {
+          pieces.add(cell.substring(begun, i));
+        }
+        begun = i + 1;
+      }
     }
     return pieces;
+  }
+
+  private static boolean isBetween(char sign) {
+    return sign == ' ' || sign == '|' || (sign >= '\t' && sign <= '\r');
   }
 
   static List<String> pieces(String cell) {
