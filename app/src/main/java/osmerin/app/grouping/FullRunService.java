@@ -117,7 +117,7 @@ public class FullRunService {
     Map<KeywordGroup, Long> ids =
         store.storeAll(
             context.siteId(),
-            run.run().groups(),
+            run.full().groups(),
             run.meaning(),
             stored -> store.storeMemberships(GroupStore.placed(run.keywords(), stored).values()));
     Map<Long, Place> wanted = new LinkedHashMap<>();
@@ -127,7 +127,7 @@ public class FullRunService {
       changing.add(new PlaceRow(k.id(), k.keyword().text(), k.groupId(), false, false));
       wanted.put(k.id(), Place.byRun(ids.get(move.to())));
     }
-    store.sayEmpty(context.siteId(), run.run().ended().stream().map(Long::valueOf).toList());
+    store.sayEmpty(context.siteId(), run.full().ended().stream().map(Long::valueOf).toList());
     note(context, changing, wanted);
   }
 

@@ -25,12 +25,12 @@ record SiteRun(
     Map<Long, GroupRow> rows,
     List<StandingGroup> standing,
     @Nullable Meaning meaning,
-    FullRun run) {
+    FullRun full) {
 
   /** What it would do, in words. */
   RunPreview preview() {
     List<RunPreview.Move> moves =
-        run.moves().stream()
+        full.moves().stream()
             .map(
                 m ->
                     new RunPreview.Move(
@@ -39,15 +39,15 @@ record SiteRun(
                         m.from() == null ? null : row(m.from()).name(),
                         name(m.to())))
             .toList();
-    int fresh = (int) run.groups().stream().filter(g -> g.keptAs() == null).count();
+    int fresh = (int) full.groups().stream().filter(g -> g.keptAs() == null).count();
     int pinned =
         standing.stream().mapToInt(s -> s.locked() ? s.members().size() : s.pinned().size()).sum();
     return new RunPreview(
         settings,
         standing.size(),
-        run.groups().size(),
+        full.groups().size(),
         fresh,
-        run.ended().size(),
+        full.ended().size(),
         moves,
         pinned,
         seal());
@@ -64,11 +64,11 @@ record SiteRun(
   /** Another one for every other set of moves. */
   String seal() {
     int hash =
-        run.moves().stream()
+        full.moves().stream()
             .map(m -> m.keyword().normal() + "\n" + m.from() + "\n" + m.to().primary().normal())
             .toList()
             .hashCode();
-    return run.moves().size() + "-" + Integer.toHexString(hash);
+    return full.moves().size() + "-" + Integer.toHexString(hash);
   }
 
   /** A keyword that would move, as the site knows it. */
@@ -78,7 +78,7 @@ record SiteRun(
   List<Moved> moved() {
     Map<String, KnownKeyword> known = new HashMap<>();
     keywords.forEach(k -> known.put(k.keyword().normal(), k));
-    return run.moves().stream()
+    return full.moves().stream()
         .map(move -> new Moved(known.get(move.keyword().normal()), move.to()))
         .toList();
   }

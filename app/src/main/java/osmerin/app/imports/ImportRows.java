@@ -28,7 +28,7 @@ class ImportRows {
     this.history = history;
   }
 
-  /** Reads, compares, stores, places, reports: one way, in one transaction. */
+  /** Compares, stores, places, reports: one way, in one transaction; the number of the import. */
   @Transactional
   public long bring(SiteContext context, String name, KeywordRows rows, Progress progress) {
     context.require(Right.IMPORT);

@@ -131,11 +131,27 @@ class GroupsByHandTest extends BrowserTest {
   void aRunIsLookedAtBeforeItMovesAnything() {
     browser.open(base + "/research/regroup");
     browser.waitForText("main", "Nothing would move");
+    assertThat(isCut("#mode")).isFalse();
     browser.choose("#minShared", "4");
     browser.waitForText("main", "Keywords that move");
     browser.waitFor(() -> browser.path().contains("minShared=4"));
     browser.press("Only for later imports");
     browser.waitForText("#foot", "Nothing was moved");
+  }
+
+  /** Whether a choice is narrower than its longest option wants it. */
+  private boolean isCut(String css) {
+    return (Boolean)
+        browser.run(
+            """
+            const select = document.querySelector(arguments[0]);
+            const width = select.offsetWidth;
+            select.style.maxWidth = "none";
+            const wanted = select.offsetWidth;
+            select.style.maxWidth = "";
+            return width < wanted;
+            """,
+            css);
   }
 
   @Test
