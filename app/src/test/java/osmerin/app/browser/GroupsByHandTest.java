@@ -148,7 +148,7 @@ class GroupsByHandTest extends BrowserTest {
             const width = select.offsetWidth;
             select.style.maxWidth = "none";
             const wanted = select.offsetWidth;
-            select.style.maxWidth = "";
+            select.removeAttribute("style");
             return width < wanted;
             """,
             css);
