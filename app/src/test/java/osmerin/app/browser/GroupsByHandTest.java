@@ -145,11 +145,13 @@ class GroupsByHandTest extends BrowserTest {
         browser.run(
             """
             const select = document.querySelector(arguments[0]);
-            const width = select.offsetWidth;
-            select.style.maxWidth = "none";
-            const wanted = select.offsetWidth;
-            select.removeAttribute("style");
-            return width < wanted;
+            const style = getComputedStyle(select);
+            const pen = document.createElement("canvas").getContext("2d");
+            pen.font = style.font;
+            const words = [...select.options].map((o) => o.textContent.trim().replace(/\\s+/g, " "));
+            const room = select.clientWidth - parseFloat(style.paddingLeft)
+              - parseFloat(style.paddingRight);
+            return room < Math.max(...words.map((w) => pen.measureText(w).width)) - 1;
             """,
             css);
   }
