@@ -98,7 +98,7 @@ interface ArticleMapper {
 
   Tally tally(@Param("siteId") long siteId);
 
-  List<Round> byIds(@Param("ids") Collection<Long> ids);
+  List<Round> byIds(@Param("siteId") long siteId, @Param("ids") Collection<Long> ids);
 
   List<ArticlePage.Move> moves(@Param("articleId") long articleId);
 

@@ -240,9 +240,9 @@ public class ArticleService {
     return articles.live(context.siteId(), offset, limit);
   }
 
-  /** Rounds by their ids, planned. */
+  /** Rounds of the site by their ids, planned. */
   public Map<Long, PlannedRound> byIds(SiteContext context, List<Long> ids) {
-    return open.plan(context.site(), articles.byIds(ids)).stream()
+    return open.plan(context.site(), articles.byIds(context.siteId(), ids)).stream()
         .collect(Collectors.toMap(planned -> planned.round().id(), Function.identity()));
   }
 

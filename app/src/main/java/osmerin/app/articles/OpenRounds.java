@@ -75,7 +75,8 @@ class OpenRounds {
     Map<Long, PlannedRound> planned = new HashMap<>();
     if (!others.isEmpty()) {
       RoundPlanner planner = new RoundPlanner(before.calendars(), before.today());
-      plan(planner, articles.byIds(others)).forEach(p -> planned.put(p.round().id(), p));
+      plan(planner, articles.byIds(context.siteId(), others))
+          .forEach(p -> planned.put(p.round().id(), p));
     }
     Map<Long, Kept> now = new HashMap<>();
     for (State state : states) {

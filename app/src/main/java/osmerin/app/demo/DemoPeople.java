@@ -79,7 +79,7 @@ class DemoPeople {
     return ids;
   }
 
-  /** They get their mail addresses last, so that nothing is sent for what is only loaded. */
+  /** Ends loading: mail addresses come last, so that nothing is sent for what is only loaded. */
   void settle() {
     people.forEach((name, id) -> ageing.setMail(id, login(name) + "@marlpit.example"));
     ageing.analyze();

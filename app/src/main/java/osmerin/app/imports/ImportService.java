@@ -48,7 +48,6 @@ public class ImportService {
   }
 
   /** Imports a file as it is guessed to be. */
-  @Transactional
   public long importFile(SiteContext context, String name, byte[] content) {
     return rows.bring(context, name, new KeywordFile(content).read(), Progress.UNWATCHED);
   }

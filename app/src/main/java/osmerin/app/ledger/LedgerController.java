@@ -80,7 +80,7 @@ class LedgerController {
       remembered = views.first(site, Ledger.ARTICLES).map(View::query).orElse(null);
     }
     if (request.getQueryString() == null && remembered != null) {
-      return "redirect:/" + site.site().slug() + "/articles?" + remembered;
+      return "redirect:" + site.base() + "/articles?" + remembered;
     }
     model.addAttribute("views", views.list(site, Ledger.ARTICLES));
     model.addAttribute("query", request.getQueryString());
@@ -96,7 +96,7 @@ class LedgerController {
     model.addAttribute("turns", ArticleFilter.Turn.values());
     model.addAttribute("stepNames", types.stepNames(site.siteId()));
     model.addAttribute("filter", filter);
-    model.addAttribute("path", "/" + site.site().slug() + "/articles");
+    model.addAttribute("path", site.base() + "/articles");
     model.addAttribute("people", team.people(site.siteId()));
     model.addAttribute("names", team.names(site.siteId()));
     model.addAttribute("phases", Phase.values());

@@ -220,6 +220,8 @@ class ArticleServiceTest extends ApplicationTest {
         articles.commission(other, new Commission("Theirs", postType(other), null, Map.of(), null));
     assertThatThrownBy(() -> articles.get(site, theirs.article().number()))
         .isInstanceOf(NotFoundException.class);
+    assertThat(articles.byIds(site, List.of(theirs.id()))).isEmpty();
+    assertThat(articles.byIds(other, List.of(theirs.id()))).hasSize(1);
     assertThatThrownBy(
             () ->
                 articles.commission(
