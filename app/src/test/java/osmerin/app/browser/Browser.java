@@ -38,6 +38,15 @@ final class Browser implements AutoCloseable {
   /** Starting takes seconds, so browsers are handed from test to test, as good as new. */
   private static final Queue<ChromeDriver> IDLE = new ConcurrentLinkedQueue<>();
 
+  /** One small script, where finding an element and reading its text are two large ones. */
+  private static final String SHOWS =
+      """
+      const plain = (text) => text.replace(/\\s+/g, " ");
+      const element = document.querySelector(arguments[0]);
+      return !!element && element.checkVisibility()
+        && plain(element.innerText).includes(plain(arguments[1]));
+      """;
+
   private final ChromeDriver driver;
   private final String base;
 
@@ -50,9 +59,9 @@ final class Browser implements AutoCloseable {
   private static ChromeDriver start() {
     try {
       ChromeOptions options = new ChromeOptions();
-      options.setBinary("/usr/bin/chromium");
+      options.setBinary(new File("../bin/browser").getAbsoluteFile());
       options.addArguments(
-          "--headless=new",
+          "--headless",
           "--no-sandbox",
           "--disable-gpu",
           "--disable-quic",
@@ -211,7 +220,7 @@ final class Browser implements AutoCloseable {
 
   void waitForText(String css, String text) {
     try {
-      waitFor(() -> has(css) && driver.findElement(By.cssSelector(css)).getText().contains(text));
+      waitFor(() -> (Boolean) run(SHOWS, css, text));
     } catch (AssertionError e) {
       throw new AssertionError("“%s” does not come up in %s".formatted(text, css), e);
     }
