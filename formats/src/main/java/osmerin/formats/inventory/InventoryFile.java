@@ -4,14 +4,11 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
-import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import osmerin.formats.limits.Inflating;
 import osmerin.formats.table.TableFile;
+import osmerin.formats.text.Markup;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -21,10 +18,6 @@ import osmerin.formats.text.UnreadableFileException.Fault;
  * gzip.
  */
 public final class InventoryFile {
-  private static final int LOOKED_AT = 4_096;
-  private static final Pattern ROOT =
-      Pattern.compile("<\\s*(?:\\w+:)?(urlset|sitemapindex|feed|rss|RDF)\\b");
-
   private final String siteAddress;
   private final ZoneId zone;
 
@@ -52,10 +45,9 @@ public final class InventoryFile {
       new MarkdownArchive(zone).read(plain, pages);
       return pages.reading();
     }
-    String root = root(plain);
-    switch (root.toLowerCase(Locale.ROOT)) {
-      case "urlset", "sitemapindex" -> new SitemapReader(zone).read(plain, siteAddress, pages);
-      case "feed", "rss", "rdf" -> new FeedReader(zone).read(plain, pages);
+    switch (Markup.of(plain).orElse(Markup.OTHER)) {
+      case SITEMAP -> new SitemapReader(zone).read(plain, siteAddress, pages);
+      case FEED -> new FeedReader(zone).read(plain, pages);
       default -> new PageTable(zone).read(plain, pages);
     }
     return pages.reading();
@@ -82,17 +74,5 @@ public final class InventoryFile {
 
   private static InputStream inflating(byte[] bytes) throws IOException {
     return new Inflating(new GZIPInputStream(new ByteArrayInputStream(bytes)), bytes.length);
-  }
-
-  /** The name of the first element, empty when it is no XML that we know. */
-  private static String root(byte[] bytes) {
-    int length = Math.min(bytes.length, LOOKED_AT);
-    // UTF-16 shows as plain letters once the zeros between them are gone.
-    String start = new String(bytes, 0, length, StandardCharsets.ISO_8859_1).replace("\0", "");
-    if (!start.contains("<")) {
-      return "";
-    }
-    Matcher root = ROOT.matcher(start);
-    return root.find() ? root.group(1) : "";
   }
 }

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import osmerin.formats.table.Row;
 import osmerin.formats.table.Source;
 import osmerin.formats.table.TableFile;
+import osmerin.formats.text.Markup;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -19,6 +20,7 @@ public final class KeywordFile {
   /** The header is one of so many first rows. */
   static final int ROWS_WITH_HEADER = 20;
 
+  private final byte[] bytes;
   private final TableFile table;
 
   /**
@@ -27,6 +29,7 @@ public final class KeywordFile {
    * @param bytes are kept, not copied
    */
   public KeywordFile(byte[] bytes) {
+    this.bytes = bytes;
     table = new TableFile(bytes);
   }
 
@@ -41,7 +44,20 @@ public final class KeywordFile {
    * @throws UnreadableFileException when it is empty, no table, or breaks off
    */
   public FileReading guess() {
+    Markup.of(bytes).ifPresent(KeywordFile::refuse);
     return guess(table.guess());
+  }
+
+  private static void refuse(Markup markup) {
+    String pages = "it lists pages, not keywords. Bring it in under Live.";
+    throw new UnreadableFileException(
+        Fault.NO_TABLE,
+        switch (markup) {
+          case SITEMAP -> "This is a sitemap: " + pages;
+          case FEED -> "This is a feed: " + pages;
+          case WEB_PAGE -> "This is a web page, not a table of keywords.";
+          case OTHER -> "This begins with a tag, as XML does; it is no table of keywords.";
+        });
   }
 
   /** The columns as they seem to be in a given place or encoding. */

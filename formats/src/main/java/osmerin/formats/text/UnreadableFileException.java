@@ -12,6 +12,7 @@ public final class UnreadableFileException extends RuntimeException {
     NOT_TEXT,
     BROKEN,
     TOO_LARGE,
+    NO_TABLE,
     NO_KEYWORD_COLUMN,
     NO_ADDRESSES
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.StringWriter;
 import java.math.BigDecimal;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -159,6 +160,34 @@ class KeywordFileTest {
             UnreadableFileException.class,
             e -> assertThat(e.fault()).isEqualTo(Fault.NO_KEYWORD_COLUMN))
         .hasMessageContaining("date, clicks");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '~',
+      value = {
+        "<?xml version='1.0'?>|<urlset><url><loc>https://a.example/</loc></url></urlset> ~ a sitemap",
+        "\uFEFF  <!-- made --><s:sitemapindex xmlns:s='x'/> ~ a sitemap",
+        "<?xml version='1.0'?><feed xmlns='http://www.w3.org/2005/Atom'/> ~ a feed",
+        "<RSS version='2.0'/> ~ a feed",
+        "<!DOCTYPE html>|<html><body>eel trap</body></html> ~ a web page",
+        "<?xml version='1.0'?><book/> ~ begins with a tag",
+      })
+  void whatIsNoTableSaysWhatItIs(String text, String says) {
+    String lines = text.replace('|', '\n');
+    for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16)) {
+      KeywordFile file = new KeywordFile(lines.getBytes(charset));
+      assertThatThrownBy(file::guess)
+          .isInstanceOfSatisfying(
+              UnreadableFileException.class, e -> assertThat(e.fault()).isEqualTo(Fault.NO_TABLE))
+          .hasMessageContaining(says);
+    }
+  }
+
+  @Test
+  void aTagAmongKeywordsIsAKeyword() {
+    assertThat(file("keyword,volume\n<html> tag,30\nrss feed,20\n").read().keywords()).hasSize(2);
+    assertThat(file("<b> or <strong>,30\neel trap,20\n").read().keywords()).hasSize(2);
   }
 
   @Test

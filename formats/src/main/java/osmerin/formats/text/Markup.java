@@ -1,0 +1,48 @@
+package osmerin.formats.text;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** What a file is that begins with a tag. */
+public enum Markup {
+  SITEMAP,
+  FEED,
+  WEB_PAGE,
+  OTHER;
+
+  private static final int LOOKED_AT = 4_096;
+
+  /** A byte order mark, in whatever encoding, is no letter. */
+  private static final Pattern BEFORE = Pattern.compile("^[^\\p{Alnum}<]*");
+
+  private static final Pattern ROOT =
+      Pattern.compile(
+          "<\\s*(?:\\w+:)?(urlset|sitemapindex|feed|rss|rdf|html)\\b", Pattern.CASE_INSENSITIVE);
+
+  /** Empty when the file begins with something else than a tag of XML or HTML. */
+  public static Optional<Markup> of(byte[] bytes) {
+    String beginning = BEFORE.matcher(beginning(bytes)).replaceFirst("");
+    Matcher root = ROOT.matcher(beginning);
+    if (beginning.startsWith("<") && root.find()) {
+      return Optional.of(named(root.group(1)));
+    }
+    return beginning.matches("(?s)<[?!].*") ? Optional.of(OTHER) : Optional.empty();
+  }
+
+  private static Markup named(String root) {
+    return switch (root.toLowerCase(Locale.ROOT)) {
+      case "urlset", "sitemapindex" -> SITEMAP;
+      case "html" -> WEB_PAGE;
+      default -> FEED;
+    };
+  }
+
+  /** UTF-16 shows as plain letters once the zeros between them are gone. */
+  private static String beginning(byte[] bytes) {
+    int length = Math.min(bytes.length, LOOKED_AT);
+    return new String(bytes, 0, length, StandardCharsets.ISO_8859_1).replace("\0", "");
+  }
+}
