@@ -50,14 +50,14 @@ public final class KeywordFile {
 
   private static void refuse(Markup markup) {
     String pages = "it lists pages, not keywords. Bring it in under Live.";
-    throw new UnreadableFileException(
-        Fault.NO_TABLE,
+    String what =
         switch (markup) {
           case SITEMAP -> "This is a sitemap: " + pages;
           case FEED -> "This is a feed: " + pages;
           case WEB_PAGE -> "This is a web page, not a table of keywords.";
           case OTHER -> "This begins with a tag, as XML does; it is no table of keywords.";
-        });
+        };
+    throw new UnreadableFileException(Fault.NO_TABLE, what);
   }
 
   /** The columns as they seem to be in a given place or encoding. */
