@@ -49,7 +49,7 @@ public final class KeywordFile {
   }
 
   private static void refuse(Markup markup) {
-    String pages = "it lists pages, not keywords. Bring it in under Live.";
+    String pages = "it lists pages, not keywords. Import it as live pages, under Live.";
     String what =
         switch (markup) {
           case SITEMAP -> "This is a sitemap: " + pages;
