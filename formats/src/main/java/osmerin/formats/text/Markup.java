@@ -15,12 +15,14 @@ public enum Markup {
 
   private static final int LOOKED_AT = 4_096;
 
-  /** A byte order mark, in whatever encoding, is no letter. */
-  private static final Pattern BEFORE = Pattern.compile("^[^\\p{Alnum}<]*");
+  /** Space and a byte order mark, in whatever encoding. */
+  private static final Pattern BEFORE = Pattern.compile("^[\\s\u00ef\u00bb\u00bf\u00fe\u00ff]*");
 
+  /** Followed by a tag, where that of a keyword about HTML is followed by words. */
   private static final Pattern ROOT =
       Pattern.compile(
-          "<\\s*(?:\\w+:)?(urlset|sitemapindex|feed|rss|rdf|html)\\b", Pattern.CASE_INSENSITIVE);
+          "<(?:\\w+:)?(urlset|sitemapindex|feed|rss|rdf|html)\\b[^>]*(?:>\\s*(?:<|$)|$)",
+          Pattern.CASE_INSENSITIVE);
 
   /** Empty when the file begins with something else than a tag of XML or HTML. */
   public static Optional<Markup> of(byte[] bytes) {

@@ -187,6 +187,8 @@ class KeywordFileTest {
   @Test
   void aTagAmongKeywordsIsAKeyword() {
     assertThat(file("keyword,volume\n<html> tag,30\nrss feed,20\n").read().keywords()).hasSize(2);
+    assertThat(file("<html> tag,30\neel trap,20\n").read().keywords()).hasSize(2);
+    assertThat(file("\"<rss> feed\",30\n<html lang=en>,20\n").read().keywords()).hasSize(2);
     assertThat(file("<b> or <strong>,30\neel trap,20\n").read().keywords()).hasSize(2);
   }
 
