@@ -5,8 +5,8 @@ import org.junit.platform.suite.api.SelectPackages;
 import org.junit.platform.suite.api.Suite;
 
 /**
- * All tests on the demo data in one process, since making that data takes half a minute. By
- * themselves they are left out of the build, in its pom.xml.
+ * Runs all tests on the demo data in one process, since making that data takes half a minute. The
+ * build runs only this class; app/pom.xml excludes the others by name.
  */
 @Suite
 @SelectPackages("osmerin.app")

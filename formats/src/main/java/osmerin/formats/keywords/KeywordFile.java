@@ -55,7 +55,7 @@ public final class KeywordFile {
           case SITEMAP -> "This is a sitemap: " + pages;
           case FEED -> "This is a feed: " + pages;
           case WEB_PAGE -> "This is a web page, not a table of keywords.";
-          case OTHER -> "This begins with a tag, as XML does; it is no table of keywords.";
+          case OTHER -> "This looks like XML, not a table of keywords.";
         };
     throw new UnreadableFileException(Fault.NO_TABLE, what);
   }

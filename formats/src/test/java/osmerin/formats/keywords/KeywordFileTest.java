@@ -171,7 +171,7 @@ class KeywordFileTest {
         "<?xml version='1.0'?><feed xmlns='http://www.w3.org/2005/Atom'/> ~ a feed",
         "<RSS version='2.0'/> ~ a feed",
         "<!DOCTYPE html>|<html><body>eel trap</body></html> ~ a web page",
-        "<?xml version='1.0'?><book/> ~ begins with a tag",
+        "<?xml version='1.0'?><book/> ~ looks like XML",
       })
   void whatIsNoTableSaysWhatItIs(String text, String says) {
     String lines = text.replace('|', '\n');
