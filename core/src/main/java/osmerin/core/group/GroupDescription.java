@@ -171,14 +171,19 @@ final class GroupDescription {
     List<Neighbour> of(int keyword) {
       int[] met = new int[LOOKED_AT * pagesOf[keyword].length];
       int n = 0;
+      boolean counted = true;
       for (int page : pagesOf[keyword]) {
         int[] its = keywordsOf[page];
+        counted &= its.length <= LOOKED_AT;
         for (int i = 0; i < Math.min(LOOKED_AT, its.length); i++) {
-          if (its[i] != keyword && its[i] != 0 && shared[its[i]] == 0) {
+          if (its[i] != keyword && its[i] != 0 && shared[its[i]]++ == 0) {
             met[n++] = its[i];
-            shared[its[i]] = Numbered.common(pagesOf[keyword], pagesOf[its[i]]);
           }
         }
+      }
+      // A keyword may lie behind those looked at of one page and before those of another.
+      for (int i = 0; i < n && !counted; i++) {
+        shared[met[i]] = Numbered.common(pagesOf[keyword], pagesOf[met[i]]);
       }
       List<Neighbour> nearest = new ArrayList<>(NEAREST_SHOWN);
       for (int place = 0; place < NEAREST_SHOWN && place < n; place++) {

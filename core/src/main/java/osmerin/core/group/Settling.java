@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 import osmerin.core.linkage.Numbered;
@@ -33,6 +32,7 @@ final class Settling {
 
   private final PageIndex index;
   private final double least;
+  private final int[][] telling;
   private final int[][] unitsOf;
   private final WordNumbers numbers;
   private final int[][] stemsOf;
@@ -50,7 +50,7 @@ final class Settling {
     this.least = least;
     this.fixed = fixed;
     this.locked = locked;
-    int[][] telling = new int[index.units()][];
+    telling = new int[index.units()][];
     Arrays.setAll(telling, unit -> index.telling(unit, least * NEARLY));
     unitsOf = Numbered.turned(telling, index.pages());
     numbers = new WordNumbers(stemsOf);
@@ -118,8 +118,8 @@ final class Settling {
       if (had + BETTER >= 1 - had) {
         return own;
       }
-      Set<Integer> around = around(unit);
-      if (around.isEmpty()) {
+      int[] around = around(unit);
+      if (around.length == 0) {
         return own;
       }
       PageSums pages = PageSums.of(index, unit);
@@ -141,15 +141,16 @@ final class Settling {
     }
 
     /** The other groups that have one of the unit's telling pages, in a fixed order. */
-    private Set<Integer> around(int unit) {
-      Set<Integer> around = new TreeSet<>();
-      for (int page : index.telling(unit, least * NEARLY)) {
+    private int[] around(int unit) {
+      IntStream.Builder around = IntStream.builder();
+      for (int page : telling[unit]) {
         for (int group : groupsOf[page]) {
-          around.add(group);
+          if (group != groupOf[unit]) {
+            around.add(group);
+          }
         }
       }
-      around.remove(groupOf[unit]);
-      return around;
+      return around.build().sorted().distinct().toArray();
     }
 
     private PageSums sums(int group) {

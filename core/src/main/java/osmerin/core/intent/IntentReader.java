@@ -4,8 +4,8 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.text.Language;
@@ -36,25 +36,29 @@ public final class IntentReader {
     if (given != null) {
       return new IntentReading(given, stage(given, words), "given by the import");
     }
-    return first(words, REACHING)
-        .or(() -> words.stream().filter(IntentReader::isAddress).findFirst())
-        .map(
-            word -> reading(SearchIntent.NAVIGATIONAL, words, "“" + word + "” names a place to go"))
-        .or(() -> first(words, telling.buying()).map(word -> buying(word, words, telling)))
-        .or(
-            () ->
-                (asksForTheWay(words)
-                        ? Optional.<String>empty()
-                        : first(words, telling.comparing()))
-                    .map(word -> comparing(word, words)))
-        .or(() -> first(words, telling.asking()).map(word -> asking(word, words)))
-        .orElseGet(() -> reading(SearchIntent.INFORMATIONAL, words, "no word says otherwise"));
+    String reached = first(words, REACHING::contains);
+    String place = reached != null ? reached : first(words, IntentReader::isAddress);
+    if (place != null) {
+      return reading(SearchIntent.NAVIGATIONAL, words, "“" + place + "” names a place to go");
+    }
+    String buying = first(words, telling.buying()::contains);
+    if (buying != null) {
+      return buying(buying, words, telling);
+    }
+    String comparing = asksForTheWay(words) ? null : first(words, telling.comparing()::contains);
+    if (comparing != null) {
+      return reading(SearchIntent.COMMERCIAL, words, "“" + comparing + "” compares");
+    }
+    String asking = first(words, telling.asking()::contains);
+    return asking != null
+        ? asking(asking, words)
+        : reading(SearchIntent.INFORMATIONAL, words, "no word says otherwise");
   }
 
   /** What the words of a phrase ask for, whatever an import says of it. */
   public Wish wish(String phrase, Language language) {
     List<String> words = Words.lower(phrase);
-    if (first(words, IntentWords.of(language).how()).isPresent() || asksForTheWay(words)) {
+    if (first(words, IntentWords.of(language).how()::contains) != null || asksForTheWay(words)) {
       return Wish.WAY;
     }
     return switch (read(phrase, null, language).intent()) {
@@ -113,10 +117,6 @@ public final class IntentReader {
     return reading(SearchIntent.INFORMATIONAL, words, "“" + word + "” asks");
   }
 
-  private static IntentReading comparing(String word, List<String> words) {
-    return reading(SearchIntent.COMMERCIAL, words, "“" + word + "” compares");
-  }
-
   /** "how to price pots" asks although "price" stands in it: a question opens with its word. */
   private static IntentReading buying(String word, List<String> words, IntentWords telling) {
     if (telling.opening().contains(words.get(0))) {
@@ -134,7 +134,9 @@ public final class IntentReader {
       case TRANSACTIONAL, NAVIGATIONAL -> FunnelStage.DECISION;
       case COMMERCIAL -> FunnelStage.CONSIDERATION;
       case INFORMATIONAL ->
-          first(words, SOLVING).isPresent() ? FunnelStage.CONSIDERATION : FunnelStage.AWARENESS;
+          first(words, SOLVING::contains) != null
+              ? FunnelStage.CONSIDERATION
+              : FunnelStage.AWARENESS;
     };
   }
 
@@ -142,7 +144,12 @@ public final class IntentReader {
     return word.indexOf('.') > 0 && ADDRESS.matcher(word).matches();
   }
 
-  private static Optional<String> first(List<String> words, Set<String> of) {
-    return words.stream().filter(of::contains).findFirst();
+  private static @Nullable String first(List<String> words, Predicate<String> wanted) {
+    for (String word : words) {
+      if (wanted.test(word)) {
+        return word;
+      }
+    }
+    return null;
   }
 }

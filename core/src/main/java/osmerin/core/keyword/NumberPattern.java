@@ -1,6 +1,7 @@
 package osmerin.core.keyword;
 
 import java.util.Collection;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /**
@@ -28,8 +29,7 @@ public enum NumberPattern {
     int point = 0;
     int comma = 0;
     for (String cell : cells) {
-      // Most cells hold digits alone, which decide nothing.
-      if (cell.indexOf('.') < 0 && cell.indexOf(',') < 0) {
+      if (!hasSign(cell)) {
         continue;
       }
       var numbers = NUMBER.matcher(cell);
@@ -50,12 +50,18 @@ public enum NumberPattern {
     if (own != UNDECIDED) {
       return own;
     }
-    boolean byPoint = cells.stream().anyMatch(cell -> GROUPED_BY_POINT.matcher(cell).matches());
-    boolean byComma = cells.stream().anyMatch(cell -> GROUPED_BY_COMMA.matcher(cell).matches());
+    List<String> grouped = cells.stream().filter(NumberPattern::hasSign).toList();
+    boolean byPoint = grouped.stream().anyMatch(cell -> GROUPED_BY_POINT.matcher(cell).matches());
+    boolean byComma = grouped.stream().anyMatch(cell -> GROUPED_BY_COMMA.matcher(cell).matches());
     if (byPoint != byComma) {
       return byPoint ? DECIMAL_COMMA : DECIMAL_POINT;
     }
     return elsewhere;
+  }
+
+  /** Most cells hold digits alone, which decide nothing. */
+  private static boolean hasSign(String cell) {
+    return cell.indexOf('.') >= 0 || cell.indexOf(',') >= 0;
   }
 
   /** The sign before the decimals. */

@@ -1,7 +1,6 @@
 package osmerin.core.linkage;
 
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -93,9 +92,9 @@ public final class PageIndex {
   private static int[] rareFirst(int[] count) {
     return IntStream.range(0, count.length)
         .filter(page -> count[page] > 1)
-        .boxed()
-        .sorted(Comparator.comparingInt(page -> count[page]))
-        .mapToInt(page -> page)
+        .mapToLong(page -> (long) count[page] << Integer.SIZE | page)
+        .sorted()
+        .mapToInt(page -> (int) page)
         .toArray();
   }
 

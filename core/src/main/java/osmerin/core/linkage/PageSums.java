@@ -61,15 +61,14 @@ public final class PageSums {
     if (units.length == 1) {
       return of(index, units[0]);
     }
-    long[] entries =
-        Arrays.stream(units)
-            .boxed()
-            .flatMapToLong(
-                unit ->
-                    Arrays.stream(index.pages(unit))
-                        .mapToLong(page -> (long) page << Integer.SIZE | index.mass(unit)))
-            .sorted()
-            .toArray();
+    long[] entries = new long[Arrays.stream(units).map(unit -> index.pages(unit).length).sum()];
+    int n = 0;
+    for (int unit : units) {
+      for (int page : index.pages(unit)) {
+        entries[n++] = (long) page << Integer.SIZE | index.mass(unit);
+      }
+    }
+    Arrays.sort(entries);
     Entries all = new Entries(entries.length);
     for (long entry : entries) {
       all.add((int) (entry >> Integer.SIZE), (int) entry, 1);

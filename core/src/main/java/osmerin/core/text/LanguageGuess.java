@@ -86,21 +86,32 @@ public final class LanguageGuess {
    */
   public static LanguageGuess from(Collection<String> phrases, Language usual) {
     LanguageGuess guess = new LanguageGuess(usual);
-    Map<Language, Spelling> learned = new EnumMap<>(Language.class);
+    Map<Language, Heard> heard = new EnumMap<>(Language.class);
     for (String phrase : phrases) {
       List<String> words = Words.lower(phrase);
       Language sure = guess.sure(words);
       if (sure != null) {
-        learned.computeIfAbsent(sure, language -> new Spelling()).learn(words);
+        heard.computeIfAbsent(sure, language -> new Heard()).add(words);
       }
     }
-    learned.forEach(
-        (language, spelling) -> {
-          if (spelling.phrases >= FEWEST) {
-            guess.spellings.put(language, spelling);
+    heard.forEach(
+        (language, its) -> {
+          if (its.phrases >= FEWEST) {
+            guess.spellings.put(language, new Spelling(its.words));
           }
         });
     return guess;
+  }
+
+  /** Phrases that are surely of one language, and how often each word is in them. */
+  private static final class Heard {
+    private final Map<String, Integer> words = new HashMap<>();
+    private int phrases;
+
+    void add(List<String> its) {
+      phrases++;
+      its.forEach(word -> words.merge(word, 1, Integer::sum));
+    }
   }
 
   /** The likeliest language of a phrase. */
@@ -187,17 +198,19 @@ public final class LanguageGuess {
 
     private final Map<String, Integer> counts = new HashMap<>();
     private int all;
-    private int phrases;
 
-    void learn(List<String> words) {
-      phrases++;
-      for (String word : words) {
-        String framed = framed(word);
-        for (int at = 0; at < word.length(); at++) {
-          counts.merge(framed.substring(at, at + 3), 1, Integer::sum);
-          all++;
-        }
-      }
+    /**
+     * @param words with how often each is met
+     */
+    Spelling(Map<String, Integer> words) {
+      words.forEach(
+          (word, times) -> {
+            String framed = framed(word);
+            for (int at = 0; at < word.length(); at++) {
+              counts.merge(framed.substring(at, at + 3), times, Integer::sum);
+              all += times;
+            }
+          });
     }
 
     double likelihood(String word) {

@@ -48,6 +48,10 @@ public final class Words {
     if (at >= text.length()) {
       return false;
     }
+    char sign = text.charAt(at);
+    if (sign < 128) {
+      return sign >= '0' && sign <= '9' || (sign | 32) >= 'a' && (sign | 32) <= 'z';
+    }
     int c = text.codePointAt(at);
     if (Character.isLetterOrDigit(c)) {
       return true;

@@ -15,6 +15,7 @@ final class FeatureVectors {
 
   private final int[][] features;
   private final double[][] weights;
+  private final boolean[] isEmpty;
 
   /** For each telling feature the groups that have it, and how much it weighs there. */
   private final int[][] groupsOf;
@@ -32,7 +33,9 @@ final class FeatureVectors {
     WordNumbers numbers = new WordNumbers(counts.stream().map(Map::keySet).toList());
     features = new int[counts.size()][];
     weights = new double[counts.size()][];
+    isEmpty = new boolean[counts.size()];
     for (int i = 0; i < features.length; i++) {
+      isEmpty[i] = counts.get(i).isEmpty();
       features[i] = numbers.of(counts.get(i).keySet());
       weights[i] = unit(counts.get(i), numbers, counts.size());
     }
@@ -108,7 +111,7 @@ final class FeatureVectors {
   }
 
   boolean isEmpty(int group) {
-    return features[group].length == 0;
+    return isEmpty[group];
   }
 
   /** Adds what a group shares with every group, itself among them, by telling features. */
@@ -168,13 +171,13 @@ final class FeatureVectors {
     int[] its = features[b];
     double sum = 0;
     for (int i = 0, j = 0; i < mine.length && j < its.length; ) {
-      if (mine[i] == its[j]) {
-        sum += weights[a][i++] * weights[b][j++];
-      } else if (mine[i] < its[j]) {
-        i++;
-      } else {
-        j++;
+      int left = mine[i];
+      int right = its[j];
+      if (left == right) {
+        sum += weights[a][i] * weights[b][j];
       }
+      i += left <= right ? 1 : 0;
+      j += right <= left ? 1 : 0;
     }
     return sum;
   }

@@ -174,12 +174,12 @@ final class Likeness {
   }
 
   private static Map<String, Double> sites(KeywordGroup group) {
-    Map<String, Double> counts = new HashMap<>();
+    Map<PageAddress, Integer> pages = new HashMap<>();
     for (Membership member : group.members()) {
-      for (PageAddress page : member.keyword().pages()) {
-        counts.merge(page.host(), 1.0, Double::sum);
-      }
+      member.keyword().pages().forEach(page -> pages.merge(page, 1, Integer::sum));
     }
+    Map<String, Double> counts = new HashMap<>();
+    pages.forEach((page, times) -> counts.merge(page.host(), (double) times, Double::sum));
     return counts;
   }
 }

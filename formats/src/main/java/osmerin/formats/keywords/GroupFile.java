@@ -18,6 +18,9 @@ public final class GroupFile {
   private static final Pattern FORMULA =
       Pattern.compile("(^(?=[\\t\\r])|(?:^|[;\\t\\r\\n]\\s*+\"?+)(?=[=+@-]))");
 
+  /** Without one of these in it no text is like a formula. */
+  private static final String FORMULA_SIGNS = "=+@-\t\r";
+
   /** The header of the file. */
   public static final List<String> HEADER =
       List.of(
@@ -90,6 +93,8 @@ public final class GroupFile {
    * or tabs end cells, whatever stands behind one of those in the text.
    */
   public static String defused(String text) {
-    return FORMULA.matcher(text).replaceAll("$1'");
+    return text.chars().noneMatch(sign -> FORMULA_SIGNS.indexOf(sign) >= 0)
+        ? text
+        : FORMULA.matcher(text).replaceAll("$1'");
   }
 }

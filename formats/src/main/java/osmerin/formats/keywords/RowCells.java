@@ -42,6 +42,7 @@ final class RowCells {
   private static final double MOST_SEARCHES = 1e12;
   private static final double MOST_COST = 1e6;
   private static final int SHOWN = 80;
+  private static final int MANY_PAGES = 1 << 16;
   private static final Pattern NO_TEXT = Pattern.compile("[\\p{Cntrl}\uFFFD]+");
   private static final Pattern SPACE = Pattern.compile("\\s+");
 
@@ -57,11 +58,10 @@ final class RowCells {
   private final NumberColumns numbers;
   private final int[] pageColumns;
 
-  /** Many keywords have the same pages: each is read once, and kept once however it is written. */
-  private final Map<String, Optional<PageAddress>> known = new ConcurrentHashMap<>();
+  /** Many keywords have the same pages: each is read and kept once. */
+  private final Map<String, Optional<PageAddress>> known = new ConcurrentHashMap<>(MANY_PAGES);
 
   private final Map<String, Optional<SearchIntent>> intents = new ConcurrentHashMap<>();
-  private final Map<PageAddress, PageAddress> once = new ConcurrentHashMap<>();
 
   RowCells(FileReading reading, NumberColumns numbers) {
     this.reading = reading;
@@ -71,10 +71,6 @@ final class RowCells {
 
   Read read(Row row) {
     return new OneRow(row).read();
-  }
-
-  private Optional<PageAddress> address(String piece) {
-    return PageAddress.of(piece).map(page -> once.computeIfAbsent(page, p -> p));
   }
 
   private static String shortened(String text) {
@@ -146,7 +142,8 @@ final class RowCells {
         return null;
       }
       String cell = cell(Column.OWN_PAGE).strip();
-      Optional<PageAddress> page = Figure.saysNothing(cell) ? Optional.empty() : address(cell);
+      Optional<PageAddress> page =
+          Figure.saysNothing(cell) ? Optional.empty() : PageAddress.of(cell);
       if (page.isEmpty() && !Figure.saysNothing(cell)) {
         drop("Own page is not a web address", cell);
       }
@@ -229,7 +226,7 @@ final class RowCells {
         for (String piece : pieces) {
           Optional<PageAddress> page = known.get(piece);
           if (page == null) {
-            page = address(piece);
+            page = PageAddress.of(piece);
             known.put(piece, page);
           }
           page.ifPresentOrElse(pages::add, () -> lost.add(piece));

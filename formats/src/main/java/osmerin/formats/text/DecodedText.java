@@ -171,9 +171,19 @@ public record DecodedText(Charset charset, String text) {
     return looked == 0 ? 0 : (double) zeros / looked;
   }
 
+  /** How many bytes there are before the first that is not ASCII. */
+  private static int plain(byte[] bytes) {
+    int plain = 0;
+    while (plain < bytes.length && bytes[plain] >= 0) {
+      plain++;
+    }
+    return plain;
+  }
+
   private static Optional<Charset> fits(byte[] bytes, Charset charset) {
     CharsetDecoder decoder = charset.newDecoder();
-    ByteBuffer in = ByteBuffer.wrap(bytes);
+    int plain = plain(bytes);
+    ByteBuffer in = ByteBuffer.wrap(bytes, plain, bytes.length - plain);
     CharBuffer out = CharBuffer.allocate(CHARACTERS_AT_A_TIME);
     CoderResult result = CoderResult.OVERFLOW;
     while (result.isOverflow()) {
