@@ -3,6 +3,7 @@ package osmerin.app.browser;
 import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.HttpCookie;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -28,6 +29,7 @@ import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.logging.LoggingPreferences;
 import org.openqa.selenium.support.ui.Select;
 import org.openqa.selenium.support.ui.WebDriverWait;
+import osmerin.app.support.HttpPerson;
 
 /** Headless Chromium, driven as a person would; waits for what is expected, never for time. */
 final class Browser implements AutoCloseable {
@@ -93,6 +95,19 @@ final class Browser implements AutoCloseable {
     type("#password", password);
     click(".gate-form button");
     waitFor(() -> !driver.getCurrentUrl().contains("/sign-in"));
+  }
+
+  /** Goes on with the session of somebody who has signed in without a browser. */
+  void carryOn(HttpPerson person) {
+    for (HttpCookie cookie : person.cookies()) {
+      driver.executeCdpCommand(
+          "Network.setCookie",
+          Map.of(
+              "name", cookie.getName(),
+              "value", cookie.getValue(),
+              "url", base,
+              "httpOnly", cookie.isHttpOnly()));
+    }
   }
 
   /**
@@ -268,6 +283,8 @@ final class Browser implements AutoCloseable {
   @Override
   public void close() {
     try {
+      // A test that fails in the midst of a drag leaves the button pressed.
+      driver.resetInputState();
       String first = driver.getWindowHandles().iterator().next();
       for (String window : driver.getWindowHandles()) {
         if (!window.equals(first)) {

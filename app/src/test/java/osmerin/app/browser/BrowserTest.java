@@ -3,16 +3,26 @@ package osmerin.app.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.articles.Commission;
+import osmerin.app.pitches.PitchService;
+import osmerin.app.rounds.Round;
 import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
+import osmerin.app.support.HttpPerson;
 import osmerin.app.support.TestBlogHost.Line;
+import osmerin.core.article.Kind;
+import osmerin.core.runup.StepRole;
 
-/** A test in a real browser, on an empty site. */
+/** A test in a real browser, on an empty site; its owner is signed in, and no page is open yet. */
 abstract class BrowserTest extends ApplicationTest {
   static final Path SAMPLE = Path.of("../docs/samples/marlpit-keywords.csv");
 
+  @Autowired private PitchService pitches;
   Browser browser;
   SiteContext site;
   String base;
@@ -23,12 +33,12 @@ abstract class BrowserTest extends ApplicationTest {
     needNoBriefs(site);
     base = "/" + site.site().slug();
     browser = browserOf(site);
-    browser.open(base + "/plan");
   }
 
   Browser browserOf(SiteContext person) {
-    Browser opened = new Browser("http://127.0.0.1:" + port);
-    opened.signIn(person.person().login(), PASSWORD);
+    String address = "http://127.0.0.1:" + port;
+    Browser opened = new Browser(address);
+    opened.carryOn(new HttpPerson(address, person.person().login(), PASSWORD));
     return opened;
   }
 
@@ -42,19 +52,16 @@ abstract class BrowserTest extends ApplicationTest {
     }
   }
 
-  /** Commissions an article from a pitch and stands on its page; gives its number. */
+  /** Commissions an article from a pitch, all of it the owner's work, and opens its page. */
   String commission(String title) {
-    browser.open(base + "/pitches");
-    browser.key("+");
-    browser.type("#pitch-title", title);
-    browser.keys(org.openqa.selenium.Keys.ENTER);
-    browser.waitForText("#foot", "Pitched");
-    browser.open(base + "/pitches");
-    browser.run("document.querySelector('.row-do a').click()");
-    browser.waitFor(() -> browser.path().endsWith("/commission"));
-    browser.click("main form button.btn-primary");
-    browser.waitFor(() -> browser.path().contains("/articles/"));
-    return browser.path().substring(browser.path().lastIndexOf('/') + 1);
+    long type = types.list(site.siteId(), Kind.NEW).get(0).id();
+    Map<StepRole, Long> people =
+        StepRole.SHIPPED.stream().collect(Collectors.toMap(role -> role, role -> site.personId()));
+    Round round =
+        pitches.commission(
+            site, pitches.pitch(site, title).id(), new Commission(title, type, null, people, null));
+    browser.open(base + "/articles/" + round.reference());
+    return round.reference();
   }
 
   void write(String number, String text) {

@@ -9,6 +9,7 @@ import org.openqa.selenium.Keys;
 class KeysTest extends BrowserTest {
   @Test
   void fromPitchToPublishedWithKeysOnly() {
+    browser.open(base + "/plan");
     browser.keys("+");
     browser.waitFor(() -> browser.has("#pitch-dialog[open]"));
     browser.keys("Only keys");
@@ -150,6 +151,7 @@ class KeysTest extends BrowserTest {
 
   @Test
   void colourFollowsThePersonNotTheMachine() {
+    browser.open(base + "/plan");
     browser.click(".initials");
     browser.click(".menu-theme button[value=DARK]");
     browser.waitFor(() -> browser.has("html[data-theme=dark]"));
@@ -160,6 +162,7 @@ class KeysTest extends BrowserTest {
 
   @Test
   void helpListsTheKeysAndCommandsAreRunFromFind() {
+    browser.open(base + "/plan");
     browser.key("h");
     browser.waitForText("#keys-dialog", "undo the last change");
     browser.keys(Keys.ESCAPE);

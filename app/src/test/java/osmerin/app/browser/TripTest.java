@@ -13,6 +13,7 @@ import org.openqa.selenium.Keys;
 class TripTest extends BrowserTest {
   @Test
   void fromAKeywordFileToARefreshedArticleThatCounts() {
+    browser.open(base + "/plan");
     setTargets();
     importResearch();
     String number = commissionFromAGroup();

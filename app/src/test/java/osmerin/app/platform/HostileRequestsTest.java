@@ -372,7 +372,7 @@ class HostileRequestsTest extends ApplicationTest {
             + " "
             + target
             + " HTTP/1.1\r\nHost: 127.0.0.1\r\nConnection: close\r\n"
-            + (person == null ? "" : "Cookie: " + person.cookies() + "\r\n")
+            + (person == null ? "" : "Cookie: " + person.cookieHeader() + "\r\n")
             + (random.nextInt(4) == 0 ? "HX-Request: true\r\n" : "")
             + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: "
             + body.length()

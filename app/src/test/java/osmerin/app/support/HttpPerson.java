@@ -3,6 +3,7 @@ package osmerin.app.support;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -12,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -50,9 +52,14 @@ public final class HttpPerson {
             .build();
   }
 
-  /** What a browser would send as its cookies. */
-  public String cookies() {
-    return cookies.getCookieStore().getCookies().stream()
+  /** What the application wants kept. */
+  public List<HttpCookie> cookies() {
+    return cookies.getCookieStore().getCookies();
+  }
+
+  /** The same as a browser would send it. */
+  public String cookieHeader() {
+    return cookies().stream()
         .map(cookie -> cookie.getName() + "=" + cookie.getValue())
         .collect(java.util.stream.Collectors.joining("; "));
   }
