@@ -303,6 +303,7 @@ class EnduranceTest {
       assertThat(number("select count(*) from history_entry where sentence like '%went live%'"))
           .isEqualTo(6);
       HttpPerson leaving = new HttpPerson(other.base(), "una", PASSWORD);
+      leaving.get("/loam/desk");
       leaving.post("/sign-out");
       leaving.goTo(node.base());
       assertThat(leaving.get("/loam/desk").statusCode()).isEqualTo(302);
