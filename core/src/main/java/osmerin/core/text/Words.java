@@ -49,6 +49,7 @@ public final class Words {
       return false;
     }
     char sign = text.charAt(at);
+    // ASCII, as most words are: digits, and letters of either case.
     if (sign < 128) {
       return sign >= '0' && sign <= '9' || (sign | 32) >= 'a' && (sign | 32) <= 'z';
     }

@@ -15,6 +15,8 @@ final class FeatureVectors {
 
   private final int[][] features;
   private final double[][] weights;
+
+  /** By itself, since it is asked of every pair. */
   private final boolean[] isEmpty;
 
   /** For each telling feature the groups that have it, and how much it weighs there. */
