@@ -2,7 +2,6 @@ package osmerin.app.support;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -11,15 +10,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import osmerin.app.OsmerinApplication;
 
 /** The application as a process of its own, which can be killed as a machine would kill it. */
 public final class Node implements AutoCloseable {
   private static final HttpClient HTTP = HttpClient.newHttpClient();
+  private static final Pattern LISTENS = Pattern.compile("Tomcat started on port (\\d+)");
 
-  private final int port;
-  private final Process process;
   private final Path log;
+  private final Process process;
+  private int port;
 
   /**
    * Starts, and waits until it answers.
@@ -27,17 +30,17 @@ public final class Node implements AutoCloseable {
    * @param settings as environment
    */
   public Node(Map<String, String> settings) {
-    try (ServerSocket free = new ServerSocket(0)) {
-      port = free.getLocalPort();
+    try {
+      log = Files.createTempFile(Files.createDirectories(Path.of("target")), "node-", ".log");
+      process = start(settings);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    log = Path.of("target", "node-" + port + ".log");
-    process = start(settings);
     await();
   }
 
-  private Process start(Map<String, String> settings) {
+  /** It chooses a port that is free and says which: one chosen for it might be taken by then. */
+  private Process start(Map<String, String> settings) throws IOException {
     ProcessBuilder builder =
         new ProcessBuilder(
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -47,34 +50,40 @@ public final class Node implements AutoCloseable {
             System.getProperty("java.class.path"),
             OsmerinApplication.class.getName());
     builder.environment().putAll(settings);
-    builder.environment().put("OSMERIN_PORT", String.valueOf(port));
-    try {
-      Files.createDirectories(log.getParent());
-      return builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    builder.environment().put("OSMERIN_PORT", "0");
+    builder.environment().put("LOGGING_LEVEL_ORG_SPRINGFRAMEWORK_BOOT_TOMCAT", "info");
+    return builder.redirectErrorStream(true).redirectOutput(log.toFile()).start();
   }
 
   private void await() {
-    HttpRequest request =
-        HttpRequest.newBuilder(URI.create(base() + "/actuator/health/readiness")).build();
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(90);
     while (System.nanoTime() < end && process.isAlive()) {
-      try {
-        if (HTTP.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
-          return;
-        }
-      } catch (IOException e) {
-        // Not yet.
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        throw new IllegalStateException(e);
+      if (isReady()) {
+        return;
       }
-      Thread.onSpinWait();
-      java.util.concurrent.locks.LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
+      LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
     }
+    close();
     throw new IllegalStateException("the node does not start; see " + log);
+  }
+
+  private boolean isReady() {
+    try {
+      Matcher listens = LISTENS.matcher(Files.readString(log));
+      if (!listens.find()) {
+        return false;
+      }
+      port = Integer.parseInt(listens.group(1));
+      URI readiness = URI.create(base() + "/actuator/health/readiness");
+      HttpRequest request = HttpRequest.newBuilder(readiness).build();
+      return HTTP.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200;
+    } catch (IOException e) {
+      // Not yet.
+      return false;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
   }
 
   public String base() {
