@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.time.ZoneId;
+import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import osmerin.formats.limits.Inflating;
 import osmerin.formats.table.TableFile;
@@ -45,12 +46,28 @@ public final class InventoryFile {
       new MarkdownArchive(zone).read(plain, pages);
       return pages.reading();
     }
-    switch (Markup.of(plain).orElse(Markup.OTHER)) {
-      case SITEMAP -> new SitemapReader(zone).read(plain, siteAddress, pages);
-      case FEED -> new FeedReader(zone).read(plain, pages);
-      default -> new PageTable(zone).read(plain, pages);
+    Optional<Markup> markup = Markup.of(plain);
+    if (markup.isPresent()) {
+      read(markup.get(), plain, pages);
+    } else {
+      new PageTable(zone).read(plain, pages);
     }
     return pages.reading();
+  }
+
+  private void read(Markup markup, byte[] plain, Pages pages) {
+    switch (markup) {
+      case SITEMAP -> new SitemapReader(zone).read(plain, siteAddress, pages);
+      case FEED -> new FeedReader(zone).read(plain, pages);
+      case WEB_PAGE ->
+          throw refused(
+              "This is a web page. Choose the sitemap or the feed of the blog, or a table of addresses.");
+      case OTHER -> throw refused("This looks like XML, but it is neither a sitemap nor a feed.");
+    }
+  }
+
+  private static UnreadableFileException refused(String what) {
+    return new UnreadableFileException(Fault.NO_ADDRESSES, what);
   }
 
   private static boolean isGzip(byte[] bytes) {

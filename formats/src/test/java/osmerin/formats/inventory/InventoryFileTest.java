@@ -117,6 +117,21 @@ class InventoryFileTest {
     assertThatThrownBy(() -> read(evil)).isInstanceOf(UnreadableFileException.class);
   }
 
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          <!doctype html><html><body><p>Eels</p></body></html> | This is a web page.
+          <html lang="en"> <head><title>Eels</title></head></html> | This is a web page.
+          <?xml version="1.0"?><posts><post url="https://eels.example/a"/></posts> | looks like XML
+          """)
+  void whatHoldsTagsButListsNoPagesIsToldWhatItIs(String file, String told) {
+    assertThatThrownBy(() -> read(file))
+        .isInstanceOf(UnreadableFileException.class)
+        .hasMessageContaining(told);
+  }
+
   @Test
   void aTableUnderATitleWithDaysInItsOwnOrder() {
     InventoryReading reading =
