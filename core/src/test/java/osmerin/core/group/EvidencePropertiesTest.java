@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import osmerin.core.group.Cohesion.Fit;
+import osmerin.core.group.Membership.Neighbour;
 import osmerin.core.group.SharedEvidence.SharedPage;
 import osmerin.core.keyword.Keyword;
 
@@ -38,6 +40,44 @@ class EvidencePropertiesTest {
                 });
       }
     }
+  }
+
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+  void theNearestAreThoseThatShareMostPages(long seed) {
+    List<Membership> members = described(random(seed, 40));
+    List<Keyword> others = members.stream().skip(1).map(Membership::keyword).toList();
+    for (Membership member : members) {
+      Keyword its = member.keyword();
+      assertThat(member.nearest())
+          .extracting(Neighbour::keyword)
+          .containsExactlyElementsOf(
+              others.stream()
+                  .filter(other -> other != its && shared(its, other) > 0)
+                  .sorted(Comparator.comparingInt(other -> -shared(its, other)))
+                  .limit(3)
+                  .toList());
+    }
+  }
+
+  /**
+   * Of a page that ranks for a hundred not all are looked at; who is met by another counts both.
+   */
+  @Test
+  void aNeighbourCountsInFullThoughItStandsFarDownOnOneOfItsPages() {
+    List<Keyword> keywords = new ArrayList<>();
+    for (int i = 0; i < 100; i++) {
+      List<String> pages = i < 90 ? List.of("p.example/1") : List.of("p.example/1", "p.example/2");
+      keywords.add(Keyword.of("word" + i, 1_000L - i, pages));
+    }
+    Membership last = described(keywords).get(99);
+    assertThat(last.nearest())
+        .extracting(near -> near.keyword().text() + ": " + near.sharedPages())
+        .containsExactly("word90: 2", "word91: 2", "word92: 2");
+  }
+
+  private static List<Membership> described(List<Keyword> keywords) {
+    return new Grouping(GroupingSettings.DEFAULT).describe("1", keywords, null).members();
   }
 
   @ParameterizedTest
@@ -129,7 +169,7 @@ class EvidencePropertiesTest {
       for (int p = 0; p < random.nextInt(13); p++) {
         pages.add("p.example/" + random.nextInt(30));
       }
-      String text = "word" + (char) ('a' + i) + " " + (char) ('k' + random.nextInt(5)) + "zzy";
+      String text = "word" + i + " " + (char) ('k' + random.nextInt(5)) + "zzy";
       keywords.add(Keyword.of(text, (long) random.nextInt(900), pages));
     }
     return keywords;
