@@ -114,9 +114,9 @@ public class LongWork {
 
   /** How it stands once it is over, or after a moment of waiting. */
   private Work glance(SiteContext context, UUID id) {
-    long glances = PATIENCE.toMillis() / GLANCE_MILLIS + 1;
+    long begun = System.nanoTime();
     Work now = get(context, id);
-    for (long i = 0; i < glances && !now.isOver(); i++) {
+    while (!now.isOver() && System.nanoTime() - begun < PATIENCE.toNanos()) {
       try {
         Thread.sleep(GLANCE_MILLIS);
       } catch (InterruptedException e) {

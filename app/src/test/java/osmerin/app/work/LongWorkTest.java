@@ -3,6 +3,9 @@ package osmerin.app.work;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.lang.reflect.Proxy;
+import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -19,6 +22,7 @@ import osmerin.app.support.ApplicationTest;
 
 class LongWorkTest extends ApplicationTest {
   @Autowired private LongWork work;
+  @Autowired private WorkMapper mapper;
   @Autowired private Notices notices;
   private SiteContext owner;
   private SiteContext strategist;
@@ -67,6 +71,23 @@ class LongWorkTest extends ApplicationTest {
         .isInstanceOf(RefusedException.class)
         .hasMessage("It is down.");
     assertThat(notices.of(strategist.personId(), 0, 5)).isEmpty();
+  }
+
+  @Test
+  void nobodyWaitsLongerBecauseTheDatabaseIsSlow() {
+    WorkMapper slow =
+        (WorkMapper)
+            Proxy.newProxyInstance(
+                getClass().getClassLoader(),
+                new Class<?>[] {WorkMapper.class},
+                (proxy, method, arguments) -> {
+                  Thread.sleep(200);
+                  return method.invoke(mapper, arguments);
+                });
+    UUID id = work.begin(strategist, WorkKind.EVIDENCE, "eels", "/begun");
+    Instant before = Instant.now();
+    new LongWork(slow, notices, Clock.systemUTC()).awaited(strategist, id);
+    assertThat(Duration.between(before, Instant.now())).isLessThan(Duration.ofSeconds(8));
   }
 
   @Test
