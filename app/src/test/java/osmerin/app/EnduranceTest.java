@@ -1,4 +1,4 @@
-package osmerin.app.platform;
+package osmerin.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.awaitility.Awaitility.await;
@@ -173,12 +173,12 @@ class EnduranceTest {
           .until(() -> number("select count(*) from keyword_import") == imports);
       assertThat(number("select count(*) from keyword")).isEqualTo(kill * 3_000L);
       // After the first import a keyword that is alone waits for a person; nearly none is.
-      assertThat(number("select count(*) from keyword where group_id is null"))
+      assertThat(number("select count(*) from keyword_place where group_id is null"))
           .isLessThanOrEqualTo((kill - 1) * 30L);
       assertThat(
               number(
                   "select count(*) from keyword_group g where keywords != (select count(*) from"
-                      + " keyword k where k.group_id = g.id)"))
+                      + " keyword_place p where p.group_id = g.id)"))
           .isZero();
       assertThat(number("select count(*) from uploaded_file")).isZero();
       assertThat(number("select count(*) from work where state != 'DONE'")).isZero();

@@ -7,6 +7,7 @@ import static org.awaitility.Awaitility.await;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static osmerin.app.support.FormToken.formToken;
 
+import com.github.kagkarlsson.scheduler.SchedulerClient;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.time.Clock;
@@ -27,6 +28,7 @@ import org.springframework.web.context.WebApplicationContext;
 import osmerin.app.history.Entry;
 import osmerin.app.history.History;
 import osmerin.app.platform.mail.Post;
+import osmerin.app.platform.mail.WithoutMailServer;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.ConflictException;
 import osmerin.app.platform.web.ForbiddenException;
@@ -52,6 +54,7 @@ class AccountsTest extends ApplicationTest {
   @Autowired private JdbcTemplate jdbc;
   @Autowired private History history;
   @Autowired private Post post;
+  @Autowired private SchedulerClient scheduler;
   private SiteContext owner;
   private String mail;
 
@@ -253,7 +256,8 @@ class AccountsTest extends ApplicationTest {
   @Test
   void withoutMailAnOwnerConfirmsForWhoWorksNowhereElse() {
     MailAddresses unmailed =
-        new MailAddresses(people, links, accounts, silent(), Clock.systemUTC());
+        new MailAddresses(
+            people, links, accounts, WithoutMailServer.post(scheduler), Clock.systemUTC());
     SiteContext writer = join(owner.site(), "Wim Asare", Role.WRITER);
     assertThat(unmailed.ask(writer.person(), mail, PASSWORD)).isEqualTo(Asked.WAITS_FOR_OWNER);
     assertThat(accounts.settings(writer.personId()).mail()).isNull();
@@ -264,10 +268,6 @@ class AccountsTest extends ApplicationTest {
     assertThat(accounts.settings(writer.personId()).mail()).isEqualTo(mail);
     assertThat(mails.waiting(owner)).isEmpty();
     assertThat(unmailed.ask(owner.person(), "una-" + mail, PASSWORD)).isEqualTo(Asked.CHANGED);
-  }
-
-  private static Post silent() {
-    return org.mockito.Mockito.mock(Post.class);
   }
 
   private void giveMail(SiteContext person, String address) {
