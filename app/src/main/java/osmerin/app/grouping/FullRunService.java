@@ -119,7 +119,7 @@ public class FullRunService {
             context.siteId(),
             run.full().groups(),
             run.meaning(),
-            stored -> store.storeMemberships(GroupStore.placed(run.keywords(), stored).values()));
+            stored -> store.storePlaces(GroupStore.placed(run.keywords(), stored)));
     Map<Long, Place> wanted = new LinkedHashMap<>();
     List<PlaceRow> changing = new ArrayList<>();
     for (SiteRun.Moved move : run.moved()) {

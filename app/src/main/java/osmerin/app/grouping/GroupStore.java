@@ -127,32 +127,35 @@ public class GroupStore {
     return placed;
   }
 
-  /** Stores where keywords belong that are stored already. */
-  public void storeMemberships(Collection<Placed> placed) {
-    storeMemberships(placed, Map.of());
+  /** Stores where keywords belong that are stored already, by the id of each. */
+  public void storePlaces(Map<Long, Placed> placed) {
+    storePlaces(placed, Map.of());
   }
 
   /**
    * The same, with what was decided for some of them.
    *
-   * @param decided by the id of the keyword; the others keep what was decided for them
+   * @param decided by the id of the keyword; the others keep what was decided for them, and one
+   *     that is not placed waits
    */
-  public void storeMemberships(Collection<Placed> placed, Map<Long, Place> decided) {
-    store.createMemberships();
+  void storePlaces(Map<Long, Placed> placed, Map<Long, Place> decided) {
+    Set<Long> all = new HashSet<>(placed.keySet());
+    all.addAll(decided.keySet());
+    store.createPlaces();
     copy.rows(
-        "membership (keyword_id, pinned, excluded, " + Placed.COLUMNS + ")",
-        placed,
-        p -> {
-          Place place = decided.get(p.keywordId());
+        "incoming_place (keyword_id, pinned, excluded, " + Placed.COLUMNS + ")",
+        all,
+        id -> {
+          Place place = decided.get(id);
           List<@Nullable Object> fields =
               fields(
-                  p.keywordId(),
+                  id,
                   place == null ? null : place.pinned(),
                   place == null ? null : place.excluded());
-          fields.addAll(p.fields());
+          fields.addAll(Placed.fields(placed.get(id)));
           return fields;
         });
-    store.applyMemberships();
+    store.applyPlaces();
   }
 
   private Map<String, Topics.Kept> keptTopics(long siteId) {

@@ -16,9 +16,9 @@ interface GroupStoreMapper {
 
   void applyGroups();
 
-  void createMemberships();
+  void createPlaces();
 
-  void applyMemberships();
+  void applyPlaces();
 
   void createJoined();
 

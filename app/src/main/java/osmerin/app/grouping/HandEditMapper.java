@@ -44,10 +44,6 @@ interface HandEditMapper {
 
   int putArticles(@Param("editId") long editId, @Param("back") boolean back);
 
-  void createPlaces();
-
-  void applyPlaces();
-
   /** Topics whose pillar has no keyword any more. */
   List<Long> topicsWithoutPillar(@Param("siteId") long siteId);
 

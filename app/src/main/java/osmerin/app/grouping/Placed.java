@@ -14,7 +14,7 @@ public record Placed(long keywordId, long groupId, Membership membership) {
           + " nearest_near";
 
   /** In the order of {@link #COLUMNS}: a keyword that waits for a group. */
-  public static final List<@Nullable Object> WAITING =
+  private static final List<@Nullable Object> WAITING =
       CopyIn.fields(null, null, 0, List.of(), List.of(), List.of(), null, List.of());
 
   /** To hundredths, so that what differs in the last places only is not stored again. */
@@ -22,8 +22,12 @@ public record Placed(long keywordId, long groupId, Membership membership) {
     return near == null ? null : Math.round(near * 100) / 100.0;
   }
 
-  /** In the order of {@link #COLUMNS}. */
-  public List<@Nullable Object> fields() {
+  /** In the order of {@link #COLUMNS}; null is a keyword that waits for a group. */
+  public static List<@Nullable Object> fields(@Nullable Placed placed) {
+    return placed == null ? WAITING : placed.fields();
+  }
+
+  private List<@Nullable Object> fields() {
     return CopyIn.fields(
         groupId,
         membership.basis(),

@@ -1,6 +1,7 @@
 package osmerin.app.grouping;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,19 +25,12 @@ public class Placing {
   private final SiteKeywords siteKeywords;
   private final Regrouping regrouping;
   private final GroupStore store;
-  private final Rearranging rearranging;
   private final HandEdits edits;
 
-  Placing(
-      SiteKeywords siteKeywords,
-      Regrouping regrouping,
-      GroupStore store,
-      Rearranging rearranging,
-      HandEdits edits) {
+  Placing(SiteKeywords siteKeywords, Regrouping regrouping, GroupStore store, HandEdits edits) {
     this.siteKeywords = siteKeywords;
     this.regrouping = regrouping;
     this.store = store;
-    this.rearranging = rearranging;
     this.edits = edits;
   }
 
@@ -65,9 +59,9 @@ public class Placing {
         entered.add(place.groupId());
       }
     }
-    rearranging.storePlaces(wanted);
-    store.storeMemberships(
-        placed.values().stream().filter(p -> entered.contains(p.groupId())).toList());
+    Map<Long, Placed> beside = new HashMap<>(placed);
+    beside.values().removeIf(p -> !entered.contains(p.groupId()));
+    store.storePlaces(beside, wanted);
     long edit = edits.keep(context, waiting, wanted);
     long found = wanted.values().stream().filter(p -> p.groupId() != null).count();
     return new Outcome(HandEdits.kept(edit), found);

@@ -1,7 +1,5 @@
 package osmerin.app.grouping;
 
-import static osmerin.app.platform.data.CopyIn.fields;
-
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -18,7 +16,6 @@ import org.springframework.stereotype.Component;
 import osmerin.app.groups.GroupService;
 import osmerin.app.groups.GroupState;
 import osmerin.app.groups.GroupingChoice;
-import osmerin.app.platform.data.CopyIn;
 import osmerin.app.research.KnownKeyword;
 import osmerin.app.research.SiteKeywords;
 import osmerin.app.research.SiteNearness;
@@ -40,7 +37,6 @@ public class Rearranging {
   private final GroupingChoice choice;
   private final GroupStore store;
   private final SiteNearness nearness;
-  private final CopyIn copy;
 
   Rearranging(
       HandEditMapper edits,
@@ -48,15 +44,13 @@ public class Rearranging {
       GroupService groupService,
       GroupingChoice choice,
       GroupStore store,
-      SiteNearness nearness,
-      CopyIn copy) {
+      SiteNearness nearness) {
     this.nearness = nearness;
     this.edits = edits;
     this.siteKeywords = siteKeywords;
     this.groupService = groupService;
     this.choice = choice;
     this.store = store;
-    this.copy = copy;
   }
 
   /**
@@ -101,11 +95,7 @@ public class Rearranging {
     Map<KeywordGroup, @Nullable Long> topicOf =
         topics(siteId, described(siteId, keywords, wanted), topicOfNew);
     Map<KeywordGroup, Long> ids = store.store(siteId, topicOf);
-    Map<Long, Placed> placed = GroupStore.placed(keywords, ids);
-    store.storeMemberships(placed.values(), wanted);
-    Map<Long, Place> nowhere = new HashMap<>(wanted);
-    nowhere.keySet().removeAll(placed.keySet());
-    storePlaces(nowhere);
+    store.storePlaces(GroupStore.placed(keywords, ids), wanted);
     store.sayEmpty(siteId, List.copyOf(touched));
     choosePillars(siteId);
   }
@@ -144,20 +134,6 @@ public class Rearranging {
       topicOf.put(group, state == null ? topicOfNew.get(id) : state.topicId());
     }
     return topicOf;
-  }
-
-  void storePlaces(Map<Long, Place> wanted) {
-    edits.createPlaces();
-    copy.rows(
-        "placed_keyword (keyword_id, group_id, pinned, excluded)",
-        wanted.entrySet(),
-        e ->
-            fields(
-                e.getKey(),
-                e.getValue().groupId(),
-                e.getValue().pinned(),
-                e.getValue().excluded()));
-    edits.applyPlaces();
   }
 
   /** A topic whose pillar has gone gets the one that would be chosen for it today. */

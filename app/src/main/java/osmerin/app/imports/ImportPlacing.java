@@ -1,7 +1,6 @@
 package osmerin.app.imports;
 
 import java.util.Collection;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -55,14 +54,14 @@ class ImportPlacing {
         placed -> {
           progress.at("Storing " + Counted.of(compared.added().size(), "keyword"));
           added.accept(placed);
-          store.storeMemberships(touched(known, placed, compared));
+          store.storePlaces(touched(known, placed, compared));
         });
   }
 
   /** Places what is left of a site's keywords. */
   void placeLeft(SiteContext context, Collection<KnownKeyword> left) {
     store.removeEmpty(context.siteId());
-    store.storeMemberships(regrouping.place(context.siteId(), left).values());
+    store.storePlaces(regrouping.place(context.siteId(), left));
     settle(context, left, Progress.UNWATCHED);
   }
 
@@ -75,7 +74,7 @@ class ImportPlacing {
   }
 
   /** Those stored before whose group has a member that is new or changed. */
-  private static List<Placed> touched(
+  private static Map<Long, Placed> touched(
       Collection<KnownKeyword> all, Map<Long, Placed> placed, Compared compared) {
     Set<Long> fresh = compared.added().stream().map(KnownKeyword::id).collect(Collectors.toSet());
     Set<Long> groups =
@@ -88,6 +87,6 @@ class ImportPlacing {
         .filter(k -> !fresh.contains(k.id()))
         .map(k -> placed.get(k.id()))
         .filter(p -> p != null && groups.contains(p.groupId()))
-        .toList();
+        .collect(Collectors.toMap(Placed::keywordId, p -> p));
   }
 }

@@ -64,24 +64,22 @@ class ImportStore {
   void added(long siteId, long importId, List<KnownKeyword> added, Map<Long, Placed> placed) {
     copy.rows(
         "keyword (id, site_id, text, normal, volume, volume_low, volume_high, difficulty,"
-            + " cost_per_click, intent, pages, first_import_id, last_import_id, pinned, excluded,"
-            + " language, "
-            + Placed.COLUMNS
-            + ")",
+            + " cost_per_click, intent, pages, first_import_id, last_import_id, excluded, language)",
         added,
         k -> {
           List<@Nullable Object> fields =
               fields(k.id(), siteId, k.keyword().text(), k.keyword().normal());
           fields.addAll(figures(k.keyword()));
           fields.addAll(
-              fields(
-                  importId,
-                  importId,
-                  k.byHand().pinned(),
-                  k.byHand().excluded(),
-                  k.keyword().language().tag()));
-          Placed place = placed.get(k.id());
-          fields.addAll(place == null ? Placed.WAITING : place.fields());
+              fields(importId, importId, k.byHand().excluded(), k.keyword().language().tag()));
+          return fields;
+        });
+    copy.rows(
+        "keyword_place (keyword_id, pinned, " + Placed.COLUMNS + ")",
+        added,
+        k -> {
+          List<@Nullable Object> fields = fields(k.id(), k.byHand().pinned());
+          fields.addAll(Placed.fields(placed.get(k.id())));
           return fields;
         });
   }
