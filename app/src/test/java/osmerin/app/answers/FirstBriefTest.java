@@ -51,7 +51,8 @@ class FirstBriefTest extends ApplicationTest {
   void itLeadsToTheBriefWithItsEvidence() {
     HttpPerson person = new HttpPerson("http://127.0.0.1:" + port, site.person().login(), PASSWORD);
     person.get(site.base() + "/research/groups/" + group);
-    assertThat(person.post(site.base() + "/research/groups/" + group + "/brief").statusCode())
+    assertThat(
+            person.postAndWait(site.base() + "/research/groups/" + group + "/brief").statusCode())
         .isEqualTo(302);
     String brief = site.base() + "/articles/" + articles.get(site, 1).reference() + "/brief";
     assertThat(person.get(brief).body()).contains("pages for “chicken coop”", "Suggest titles");

@@ -111,10 +111,10 @@ class GroupEvidenceTest extends ApplicationTest {
   @Test
   void whatWasFetchedBeforeIsCompared() {
     search().turn(new SearchStandIn.Knobs(0, 0, true));
-    person.post(here);
+    person.postAndWait(here);
     KeptEvidence stale = kept();
     search().turn(SearchStandIn.Knobs.NONE);
-    person.post(here);
+    person.postAndWait(here);
     GroupEvidence.Page page = new GroupEvidence(groups, evidence).page(site, mites, null);
     assertThat(page.before().id()).isEqualTo(stale.id());
     assertThat(page.change().newPages()).hasSize(2);
@@ -125,7 +125,7 @@ class GroupEvidenceTest extends ApplicationTest {
   @Test
   void aServiceThatIsHalfDownGivesWhatItHasAndSaysWhatIsMissing() {
     search().turn(new SearchStandIn.Knobs(0, 0.5, false));
-    person.post(here);
+    person.postAndWait(here);
     assertThat(kept().pages()).isNotEmpty();
     assertThat(kept().missing())
         .hasSize(10 - kept().pages().size())
@@ -172,7 +172,7 @@ class GroupEvidenceTest extends ApplicationTest {
 
   @Test
   void aGroupKeepsItsEvidenceWhenItIsMergedSplitAndRenamed() {
-    person.post(here);
+    person.postAndWait(here);
     long id = kept().id();
     grouping.merge(site, List.of(mites, bread), bread);
     assertThat(evidence.ofGroup(site, bread).orElseThrow().id()).isEqualTo(id);
@@ -314,13 +314,13 @@ class GroupEvidenceTest extends ApplicationTest {
     assertThat(person.get(brief).body()).contains("Choose one on the article");
     Round round = articles.commission(site, new Commission("Mites", type, mites, Map.of(), null));
     String its = site.base() + "/articles/" + round.reference() + "/brief";
-    assertThat(person.post(its + "/evidence").statusCode()).isEqualTo(302);
+    assertThat(person.postAndWait(its + "/evidence").statusCode()).isEqualTo(302);
     assertThat(person.get(its).body()).contains("10 pages for “varroa treatment”");
   }
 
   @Test
   void anOutlineIsProposedFromEvidenceAndNothingTypedIsLost() {
-    person.post(here);
+    person.postAndWait(here);
     long type = types.list(site.siteId(), Kind.NEW).get(0).id();
     Round round = articles.commission(site, new Commission("Mites", type, mites, Map.of(), null));
     String brief = site.base() + "/articles/" + round.reference() + "/brief";

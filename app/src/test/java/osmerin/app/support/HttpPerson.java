@@ -16,10 +16,13 @@ import java.time.Duration;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.awaitility.Awaitility;
 
 /** Somebody who uses the application over HTTP, without a browser. Keeps cookies. */
 public final class HttpPerson {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]* value=\"([^\"]+)\"");
+
+  private static final Duration WORK = Duration.ofSeconds(60);
 
   private final CookieManager cookies;
   private final HttpClient http;
@@ -95,6 +98,19 @@ public final class HttpPerson {
             .header("Content-Type", "application/x-www-form-urlencoded")
             .POST(BodyPublishers.ofString(body.toString()))
             .build());
+  }
+
+  /** Sends a form that begins work, and waits until that is over, however long it takes. */
+  public HttpResponse<String> postAndWait(String path, String... fields) {
+    HttpResponse<String> begun = post(path, fields);
+    String shown = begun.headers().firstValue("Location").orElse("");
+    if (!shown.contains("/work/")) {
+      return begun;
+    }
+    String progress = URI.create(shown).getPath();
+    return Awaitility.await()
+        .atMost(WORK)
+        .until(() -> get(progress), now -> now.statusCode() == 302);
   }
 
   /** Uploads a file in the field "file". */
