@@ -79,7 +79,7 @@ final class Browser implements AutoCloseable {
       ChromeDriver started =
           new ChromeDriver(
               new ChromeDriverService.Builder()
-                  .usingDriverExecutable(new File("/usr/bin/chromedriver"))
+                  .usingDriverExecutable(new File("../bin/driver").getAbsoluteFile())
                   .build(),
               options);
       Runtime.getRuntime().addShutdownHook(new Thread(started::quit));
