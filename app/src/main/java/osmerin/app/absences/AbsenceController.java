@@ -80,7 +80,7 @@ class AbsenceController {
   String add(SiteContext site, AddForm form, Reply reply) {
     try {
       if (form.first() == null) {
-        throw new RefusedException("Say from which day on.");
+        throw new RefusedException("Choose the first day.");
       }
       Absence absence =
           new Absence(
@@ -106,7 +106,7 @@ class AbsenceController {
   @Needs(Right.READ)
   String remove(SiteContext site, @PathVariable long id, Reply reply) {
     edits.remove(site, id);
-    reply.say("The absence is taken away.");
+    reply.say("The absence is removed.");
     return back(site);
   }
 

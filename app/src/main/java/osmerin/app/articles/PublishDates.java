@@ -139,7 +139,8 @@ public class PublishDates {
     }
     if (worse > 0) {
       throw new AskException(
-          "%s would stand worse. Nothing was changed yet.".formatted(Counted.of(worse, "article")),
+          "%s would become late or impossible. Nothing was changed yet."
+              .formatted(Counted.of(worse, "article")),
           words,
           "Move them anyway");
     }

@@ -75,7 +75,8 @@ final class BriefLimits {
     }
     if (!digits.matches("\\d{1,6}") || Integer.parseInt(digits) > Outline.MOST_WORDS) {
       throw new RefusedException(
-          "“%s” is no number of words. Type one such as 250, or nothing.".formatted(typed.strip()));
+          "“%s” is not a number of words. Type one such as 250, or nothing."
+              .formatted(typed.strip()));
     }
     return Integer.valueOf(digits);
   }

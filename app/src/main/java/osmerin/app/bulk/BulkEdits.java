@@ -200,7 +200,7 @@ public class BulkEdits {
   private static int number(String value) {
     if (!value.matches("[+-]?\\d{1,9}")) {
       throw new RefusedException(
-          value.isEmpty() ? "Say by how much, or choose one." : "“" + value + "” is no number.");
+          value.isEmpty() ? "Say by how much, or choose one." : "“" + value + "” is not a number.");
     }
     return Integer.parseInt(value);
   }

@@ -112,7 +112,7 @@ class ChecklistController {
       reply.with("byHand", form.byHand());
       return ofType(site, id, reply.model());
     }
-    reply.say("The checklist is saved. It holds for open articles of this type at once.");
+    reply.say("The checklist is saved. It applies to open articles of this type at once.");
     return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
   }
 
@@ -125,7 +125,7 @@ class ChecklistController {
       @RequestParam(defaultValue = "false") boolean gates,
       Reply reply) {
     edits.setGates(site, gates);
-    reply.say(gates ? "Checklists hold publishing up." : "Checklists are only reminded of.");
+    reply.say(gates ? "Checklists hold publishing up." : "Checklists only remind.");
     return "redirect:" + site.base() + "/setup/types/" + id + "/checklist";
   }
 }

@@ -167,7 +167,7 @@ public class ChecklistEdits implements Reversal {
     history.note(
         context,
         Right.MANAGE,
-        gates ? "Checklists hold publishing up." : "Checklists are only reminded of.",
+        gates ? "Checklists hold publishing up." : "Checklists only remind.",
         Change.of(Thing.CHECKLIST, "site", GATES, words(before), words(gates))
             .keeping(before, gates));
   }

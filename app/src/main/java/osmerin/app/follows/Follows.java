@@ -119,7 +119,7 @@ public class Follows implements RoundReversal, DateFollowers {
         ReferenceNumber.read(typed).orElseThrow(() -> new RefusedException(DayAfterText.HINT));
     if (!reference.prefix().equals(context.site().prefix())) {
       throw new RefusedException(
-          "%s is no article of this site; its own begin with %s."
+          "%s is not an article of this site; its own begin with %s."
               .formatted(reference, context.site().prefix()));
     }
     return articles.get(context, reference.number());
@@ -130,7 +130,9 @@ public class Follows implements RoundReversal, DateFollowers {
     worse.addAll(setbacks(context, round, day));
     if (!worse.isEmpty()) {
       throw new AskException(
-          "Nothing was changed yet: articles would stand worse.", worse, "Set it anyway");
+          "Nothing was changed yet: articles would become late or impossible.",
+          worse,
+          "Set it anyway");
     }
   }
 

@@ -95,7 +95,7 @@ public class BroughtPages {
     try {
       robots = URI.create(page).resolve("/robots.txt").toString();
     } catch (IllegalArgumentException e) {
-      throw new RefusedException("“" + page + "” is no web address.");
+      throw new RefusedException("“" + page + "” is not a web address.");
     }
     boolean allowed =
         session.find(robots).map(rules -> Robots.of(robots, rules).allows(page)).orElse(true);
@@ -109,7 +109,7 @@ public class BroughtPages {
     page.fault()
         .ifPresent(
             why -> {
-              throw new RefusedException("Nothing can be drawn from this page: it " + why);
+              throw new RefusedException("This page can’t be used: it " + why);
             });
     evidence.add(context, primary(context, group), origin, List.of(page));
   }

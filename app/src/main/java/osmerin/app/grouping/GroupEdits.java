@@ -163,7 +163,8 @@ public class GroupEdits {
     List<PlaceRow> places = handEdits.places(context, keywordIds);
     edit(
         context,
-        Counted.of(places.size(), "keyword") + " taken out to be grouped.",
+        Counted.of(places.size(), "keyword")
+            + (places.size() == 1 ? " removed from its group." : " removed from their groups."),
         everywhere(places, Place.byHand(null)),
         places,
         Map.of());

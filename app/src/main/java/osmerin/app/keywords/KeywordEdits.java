@@ -112,7 +112,10 @@ public class KeywordEdits implements Reversal {
       }
       case TAKE_OUT -> {
         edits.takeOut(context, ids);
-        yield them + " taken out. They wait to be grouped.";
+        yield them
+            + (ids.size() == 1
+                ? " removed from its group. It waits to be grouped."
+                : " removed from their groups. They wait to be grouped.");
       }
       case PLACE -> place(context, ids);
       case INTENT -> setIntent(context, ids, intent(value));

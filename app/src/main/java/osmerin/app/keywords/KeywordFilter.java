@@ -173,6 +173,11 @@ public record KeywordFilter(
 
   /** Whether anything but the order is asked. */
   public boolean isAnything() {
+    return isNarrowed() || isWaiting() || isExcluded();
+  }
+
+  /** Whether anything is asked of all keywords, of those that wait, or of those excluded. */
+  public boolean isNarrowed() {
     return !words().isEmpty()
         || start() != null
         || !wordsWithout().isEmpty()
@@ -180,9 +185,7 @@ public record KeywordFilter(
         || Stream.of(volumeFrom, volumeTo, difficultyFrom, difficultyTo, group, topic, imported)
             .anyMatch(typed -> Typed.number(typed) != null)
         || isCovered() != null
-        || hasPages() != null
-        || isWaiting()
-        || isExcluded();
+        || hasPages() != null;
   }
 
   public Sort column() {

@@ -164,7 +164,7 @@ class InventoryController {
 
   private static LocalDate day(@Nullable LocalDate typed) {
     if (typed == null) {
-      throw new RefusedException("Say when pages without any day went live. " + DayText.HINT);
+      throw new RefusedException("Say when pages without a date went live. " + DayText.HINT);
     }
     return typed;
   }

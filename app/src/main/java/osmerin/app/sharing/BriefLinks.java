@@ -116,7 +116,7 @@ public class BriefLinks {
 
   private void insert(SiteContext context, Round round, String whom, Wanted wanted) {
     if (whom.isEmpty() || whom.length() > LONGEST_NAME) {
-      throw new RefusedException("Say for whom it is, in 1 to %s letters.".formatted(LONGEST_NAME));
+      throw new RefusedException("Say who it is for, in 1 to %s letters.".formatted(LONGEST_NAME));
     }
     if (wanted.days() < 1 || wanted.days() > MOST_DAYS) {
       throw new RefusedException("A link works for 1 to %s days.".formatted(MOST_DAYS));

@@ -72,7 +72,7 @@ public record StageForm(
     }
     if (!text(due).matches("\\d{1,3}") || Integer.parseInt(text(due)) > 200) {
       throw new RefusedException(
-          "“%s” is no number of working days. Type one from 0 to 200.".formatted(text(due)));
+          "“%s” is not a number of working days. Type one from 0 to 200.".formatted(text(due)));
     }
     if (!isSomebodysTurn) {
       throw new RefusedException("Say whose turn it is, so that a step of theirs can be due.");

@@ -205,7 +205,7 @@ public class AccountService {
   public static String mail(@Nullable String typed) {
     String mail = typed == null ? "" : typed.strip();
     if (!mail.matches("[^\\s@,;<>]+@[^\\s@,;<>]+") || mail.length() > 200) {
-      throw new RefusedException("“" + mail + "” is no mail address.");
+      throw new RefusedException("“" + mail + "” is not a mail address.");
     }
     return mail;
   }

@@ -97,7 +97,7 @@ public class TopicEdits implements Reversal {
       return;
     }
     if (topics.choosePillar(context.siteId(), id, groupId, topic.pillarGroupId()) == 0) {
-      throw new RefusedException("A group without keywords is no pillar.");
+      throw new RefusedException("A group without keywords can’t be a pillar.");
     }
     history.note(
         context,

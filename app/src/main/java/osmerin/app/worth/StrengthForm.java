@@ -29,7 +29,7 @@ record StrengthForm(
   /**
    * What it says.
    *
-   * @throws RefusedException when something is no number; the message names it
+   * @throws RefusedException when something is not a number; the message names it
    */
   StrengthSettings settings() {
     Integer words = whole(wordsAnHour, "no number of words an hour, such as 250");
@@ -57,7 +57,8 @@ record StrengthForm(
     }
     String plain = typed.strip().replace(',', '.');
     if (!plain.matches("-?\\d{1,9}(\\.\\d{1,9})?")) {
-      throw new RefusedException("“" + typed.strip() + "” is no value of a visit, such as 0.40.");
+      throw new RefusedException(
+          "“" + typed.strip() + "” is not a value of a visit, such as 0.40.");
     }
     return new BigDecimal(plain);
   }

@@ -313,7 +313,7 @@ class GuestsTest extends ApplicationTest {
     assertThatThrownBy(() -> guests.ask(site, 1, "", "a@b.example", WRITER))
         .isInstanceOf(RefusedException.class);
     assertThatThrownBy(() -> guests.ask(site, 1, "Wim", "nowhere", WRITER))
-        .hasMessage("“nowhere” is no mail address.");
+        .hasMessage("“nowhere” is not a mail address.");
     assertThatThrownBy(() -> team.changeRole(site, link.personId(), Role.GUEST, Role.OWNER))
         .hasMessageContaining("A guest has no account");
     assertThat(sent(link, "/note", "text", " ").getContentAsString())

@@ -139,7 +139,7 @@ class ImportServiceTest extends ApplicationTest {
     java.io.StringWriter out = new java.io.StringWriter();
     reports.writeProblems(site, own.row().id(), out);
     assertThat(out.toString())
-        .contains("4,crumb,Own position is not a place from 1 on,x,value dropped");
+        .contains("4,crumb,Own position is not a position (1 or more),x,value dropped");
     undo.undoLatest(site);
     assertThat(ledger.single(site, rye).row().ownPosition()).isNull();
   }

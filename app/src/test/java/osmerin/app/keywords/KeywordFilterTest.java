@@ -51,6 +51,8 @@ class KeywordFilterTest {
     KeywordFilter filter = filter(null, "none", null, null);
     assertThat(filter.isWaiting()).isTrue();
     assertThat(filter.isAnything()).isTrue();
+    assertThat(filter.isNarrowed()).isFalse();
+    assertThat(filter("clay", "none", null, null).isNarrowed()).isTrue();
     assertThat(Typed.number(filter.group())).isNull();
   }
 

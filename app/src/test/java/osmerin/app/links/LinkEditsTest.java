@@ -82,7 +82,7 @@ class LinkEditsTest extends ApplicationTest {
   void onlyAddressesOfPagesAreTaken(String address) {
     assertThatThrownBy(() -> links.set(site, 1, "A map", "", address))
         .isInstanceOf(RefusedException.class)
-        .hasMessageContaining("is no address of a page");
+        .hasMessageContaining("is not the address of a page");
   }
 
   @Test

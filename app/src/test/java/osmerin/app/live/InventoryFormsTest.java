@@ -91,7 +91,7 @@ class InventoryFormsTest extends ApplicationTest {
   @ParameterizedTest
   @CsvSource({
     "31 February, is not a day",
-    "'', Say when pages without any day went live",
+    "'', Say when pages without a date went live",
     "2999-01-01, is yet to come",
   })
   void aDayThatCannotBeIsRefusedAndThePagesGoOnWaiting(String day, String words) {

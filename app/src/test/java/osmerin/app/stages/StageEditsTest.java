@@ -310,7 +310,7 @@ class StageEditsTest extends ApplicationTest {
     assertThatThrownBy(() -> change(editing, "boss", "", "", seen))
         .hasMessage("This site has no step role “boss”.");
     assertThatThrownBy(() -> change(editing, "editor", "soon", "", seen))
-        .hasMessageContaining("“soon” is no number of working days");
+        .hasMessageContaining("“soon” is not a number of working days");
     assertThatThrownBy(() -> change(editing, "", "3", "", seen))
         .hasMessageContaining("Say whose turn it is");
     assertThatThrownBy(() -> change(editing, "editor", "", "Check, after the moon", seen))

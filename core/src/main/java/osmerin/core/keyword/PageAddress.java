@@ -20,7 +20,7 @@ public record PageAddress(String value) {
   private static final Set<String> SCHEMES = Set.of("", "http", "https");
   private static final Set<String> TRACKING = Set.of("gclid", "fbclid", "msclkid", "ref");
 
-  /** The normal form, or empty when the text is no web address. */
+  /** The normal form, or empty when the text is not a web address. */
   public static Optional<PageAddress> of(String text) {
     String rest = text.strip();
     int schemeEnd = rest.indexOf("://");

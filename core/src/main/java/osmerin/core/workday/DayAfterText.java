@@ -62,7 +62,7 @@ public final class DayAfterText {
         .map(d -> new Typed(new DayAfter.Weekday(nth, d), typed.group(4)));
   }
 
-  /** Below 0 for a word that is no number; without any it is the first. */
+  /** Below 0 for a word that is not a number; without any it is the first. */
   private static int nth(String digits, String word) {
     if (digits != null) {
       return Integer.parseInt(digits);

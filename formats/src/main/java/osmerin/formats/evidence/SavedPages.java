@@ -97,7 +97,7 @@ public record SavedPages(List<ReadPage> pages, List<String> passedOver) {
     List<Path> files = files(folder);
     if (files.isEmpty()) {
       throw new UnreadableFileException(
-          Fault.EMPTY, folder + " holds no page: no file that ends in .html or .htm.");
+          Fault.EMPTY, folder + " contains no page: no file that ends in .html or .htm.");
     }
     Reading reading = new Reading();
     for (Path file : files) {

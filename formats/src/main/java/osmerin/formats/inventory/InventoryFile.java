@@ -85,7 +85,8 @@ public final class InventoryFile {
       first.transferTo(OutputStream.nullOutputStream());
       return in.readAllBytes();
     } catch (IOException e) {
-      throw new UnreadableFileException(Fault.BROKEN, "The packed file breaks off. Pack it anew.");
+      throw new UnreadableFileException(
+          Fault.BROKEN, "The packed file is incomplete. Pack it again.");
     }
   }
 

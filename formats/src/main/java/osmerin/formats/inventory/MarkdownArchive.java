@@ -69,7 +69,8 @@ final class MarkdownArchive {
           Fault.BROKEN, "The archive cannot be read (" + e.getMessage() + ").");
     }
     if (found == 0) {
-      throw new UnreadableFileException(Fault.EMPTY, "The archive holds no Markdown file (.md).");
+      throw new UnreadableFileException(
+          Fault.EMPTY, "The archive contains no Markdown file (.md).");
     }
   }
 
@@ -141,7 +142,7 @@ final class MarkdownArchive {
     }
     LocalDate day = dates.day(text.get()).orElse(null);
     if (day == null) {
-      pages.problem(path, "“" + text.get() + "” is no day; the page was taken without it");
+      pages.problem(path, "“" + text.get() + "” is not a date; the page was imported without it");
     }
     return day;
   }

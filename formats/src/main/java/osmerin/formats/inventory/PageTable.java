@@ -55,7 +55,7 @@ final class PageTable {
     if (addresses < 0) {
       throw new UnreadableFileException(
           Fault.NO_ADDRESSES,
-          "It is no sitemap, feed or archive, and no column holds addresses of pages.");
+          "It is not a sitemap, feed or archive, and no column contains addresses of pages.");
     }
     read(rows, Map.of(Part.ADDRESS, addresses), pages);
   }
@@ -119,7 +119,7 @@ final class PageTable {
     }
     LocalDate day = dates.day(text).orElse(null);
     if (day == null) {
-      pages.problem(where, "“" + text + "” is no day; the page was taken without it");
+      pages.problem(where, "“" + text + "” is not a date; the page was imported without it");
     }
     return day;
   }

@@ -24,7 +24,7 @@ final class Pages {
     this.siteAddress = siteAddress;
   }
 
-  /** Takes a page; one whose address is no web address becomes a problem. */
+  /** Takes a page; one whose address is not a web address becomes a problem. */
   void add(
       String where,
       String address,
@@ -34,7 +34,7 @@ final class Pages {
     String full = full(address.strip());
     PageAddress normal = PageAddress.of(full).orElse(null);
     if (normal == null || !full.contains("://")) {
-      problem(where, "“" + address.strip() + "” is no address of a page");
+      problem(where, "“" + address.strip() + "” is not the address of a page");
       return;
     }
     String shown = title == null || title.isBlank() ? null : title.strip();

@@ -165,7 +165,7 @@ final class RowCells {
           return place;
         }
       }
-      drop(column.label() + " is not a place from 1 on", cell);
+      drop(column.label() + " is not a position (1 or more)", cell);
       return null;
     }
 

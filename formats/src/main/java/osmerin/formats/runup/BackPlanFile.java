@@ -53,7 +53,7 @@ public final class BackPlanFile {
   private BackPlanFile(JsonNode root) {
     file = new JsonPart(root, "");
     if (!root.isObject()) {
-      throw file.fault("The file holds no JSON object.");
+      throw file.fault("The file contains no JSON object.");
     }
     publish = file.date("publish");
     today = file.date("today");
@@ -76,7 +76,7 @@ public final class BackPlanFile {
       return JSON.writeValueAsString(question.answer());
     } catch (JacksonException e) {
       throw new UnreadableFileException(
-          Fault.BROKEN, "The file is no JSON: " + e.getOriginalMessage());
+          Fault.BROKEN, "The file is not JSON: " + e.getOriginalMessage());
     }
   }
 
@@ -86,7 +86,7 @@ public final class BackPlanFile {
     }
     JsonNode all = file.node().path("people");
     if (!all.isObject()) {
-      throw file.fault("“people” is no object");
+      throw file.fault("“people” is not an object");
     }
     for (Map.Entry<String, JsonNode> person : all.properties()) {
       people.put(

@@ -36,7 +36,7 @@ record FileStep(int place, RunUpStep step, @Nullable String person, StepProgress
    */
   static List<FileStep> sorted(JsonPart file, LocalDate today) {
     if (!file.node().path("steps").isArray()) {
-      throw file.fault("“steps” is no list");
+      throw file.fault("“steps” is not a list");
     }
     List<JsonPart> parts = new ArrayList<>();
     Map<String, Integer> places = new HashMap<>();

@@ -32,7 +32,7 @@ record JsonPart(JsonNode node, String place) {
   String text(String name) {
     JsonNode value = node.path(name);
     if (!value.isString() || value.asString().isBlank()) {
-      throw fault("“" + name + "” is no text");
+      throw fault("“" + name + "” is not a text");
     }
     return value.asString();
   }
@@ -40,7 +40,7 @@ record JsonPart(JsonNode node, String place) {
   int whole(String name) {
     JsonNode value = node.path(name);
     if (!value.isIntegralNumber() || !value.canConvertToInt()) {
-      throw fault("“" + name + "” is no whole number");
+      throw fault("“" + name + "” is not a whole number");
     }
     return value.asInt();
   }
@@ -65,7 +65,7 @@ record JsonPart(JsonNode node, String place) {
       }
       return date;
     } catch (DateTimeParseException e) {
-      throw fault("“" + name + "” is no date like 2026-11-27: " + value);
+      throw fault("“" + name + "” is not a date like 2026-11-27: " + value);
     }
   }
 
@@ -76,7 +76,7 @@ record JsonPart(JsonNode node, String place) {
       return List.of();
     }
     if (!value.isArray()) {
-      throw fault("“" + name + "” is no list");
+      throw fault("“" + name + "” is not a list");
     }
     List<JsonNode> elements = new ArrayList<>();
     value.forEach(elements::add);
@@ -92,7 +92,7 @@ record JsonPart(JsonNode node, String place) {
         .map(
             value -> {
               if (!value.isString()) {
-                throw fault("“" + name + "” holds something that is no text: " + value);
+                throw fault("“" + name + "” contains something that is not a text: " + value);
               }
               return value.asString();
             })
@@ -122,7 +122,7 @@ record JsonPart(JsonNode node, String place) {
 
   private LocalDate[] span(String name, JsonNode value) {
     if (!value.isArray() || value.size() != 2) {
-      throw fault("“" + name + "” holds something that is no pair of dates: " + value);
+      throw fault("“" + name + "” contains something that is not a pair of dates: " + value);
     }
     LocalDate[] span = {date(name, value.get(0)), date(name, value.get(1))};
     if (span[1].isBefore(span[0])) {

@@ -103,7 +103,8 @@ public final class TableFile {
     for (int i = 0; i < cells.size(); i++) {
       if (cells.get(i).length() > Limits.CELL) {
         throw Limits.exceeded(
-            "Column %s of row %s holds more than 100,000 characters.".formatted(i + 1, row.line()));
+            "Column %s of row %s contains more than 100,000 characters."
+                .formatted(i + 1, row.line()));
       }
     }
   }
@@ -160,7 +161,7 @@ public final class TableFile {
 
   private static UnreadableFileException broken(Exception e) {
     return new UnreadableFileException(
-        Fault.BROKEN, "The spreadsheet cannot be read (" + e.getMessage() + "). Save it anew.");
+        Fault.BROKEN, "The spreadsheet cannot be read (" + e.getMessage() + "). Save it again.");
   }
 
   /** A ZIP archive in whose directory, at the end, the workbook's own part is named. */

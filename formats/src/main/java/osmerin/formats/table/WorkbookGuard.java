@@ -96,7 +96,7 @@ final class WorkbookGuard {
     private void text(byte b) {
       if (++text > MOST_TEXT) {
         throw Limits.exceeded(
-            "A cell of the spreadsheet holds more than 100,000 characters. Shorten it.");
+            "A cell of the spreadsheet contains more than 100,000 characters. Shorten it.");
       }
       if (inValue && b >= '0' && b <= '9' && value < Integer.MAX_VALUE) {
         value = value * 10 + b - '0';

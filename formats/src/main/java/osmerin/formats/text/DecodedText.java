@@ -109,12 +109,12 @@ public record DecodedText(Charset charset, String text) {
         (signature, what) -> {
           if (start.toString().startsWith(signature)) {
             throw new UnreadableFileException(
-                Fault.NOT_TEXT, "This is no table: inside it is " + what + ".");
+                Fault.NOT_TEXT, "This is not a table: inside it is " + what + ".");
           }
         });
     if (zeroShare(bytes, 0) + zeroShare(bytes, 1) > 0 && utf16ByZeros(bytes).isEmpty()) {
       throw new UnreadableFileException(
-          Fault.NOT_TEXT, "This is no text file: it holds zero bytes between the others.");
+          Fault.NOT_TEXT, "This is not a text file: it contains zero bytes between the others.");
     }
   }
 

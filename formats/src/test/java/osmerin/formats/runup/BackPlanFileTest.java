@@ -92,7 +92,7 @@ class BackPlanFileTest {
         "{\"id\":\"a\",\"days\":1,\"done\":\"2026-06-02\"} ~ after today",
         "{\"id\":\"a\",\"days\":1,\"done\":\"2026-6-1\"} ~ no date",
         "{\"id\":\"a\",\"days\":1,\"pinned\":\"soon\"} ~ no date",
-        "{\"days\":1} ~ “id” is no text",
+        "{\"days\":1} ~ “id” is not a text",
         "7 ~ is no object",
       })
   void whatIsWrongWithAStepIsNamed(String steps, String words) {
@@ -112,7 +112,7 @@ class BackPlanFileTest {
         "{\"publish\":\"2026-06-31\"} ~ “publish” is no date",
         "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[]} ~ no working day",
         "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"Mon\"]} ~ none of MON",
-        "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"MON\"]} ~ “steps” is no list",
+        "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"MON\"]} ~ “steps” is not a list",
         "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"MON\"],\"people\":{\"A\":{\"absences\":[[\"2026-06-02\",\"2026-06-01\"]]}},\"steps\":[]} ~ ends before it begins",
         "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"MON\"],\"people\":{\"A\":{\"absences\":[[\"2020-01-01\",\"2046-01-01\"]]}},\"steps\":[{\"id\":\"a\",\"days\":1,\"person\":\"A\"}]} ~ within ten years",
         "{\"publish\":\"2026-06-12\",\"today\":\"2026-06-01\",\"workingDays\":[\"MON\"],\"cushion\":-1,\"steps\":[]} ~ below 0",

@@ -263,7 +263,7 @@ public class GuardedFetch {
       // Said below, like any other address that is none.
     }
     throw new RefusedException(
-        "“" + typed + "” is no web address. It begins with https:// or http://.");
+        "“" + typed + "” is not a web address. It begins with https:// or http://.");
   }
 
   private static String authority(URI address) {

@@ -37,7 +37,7 @@ public class LinkDoor {
     response.setStatus(HttpStatus.GONE.value());
     return Optional.of(
         state == State.REVOKED
-            ? "This link was revoked. Ask whoever sent it, if you are to go on."
-            : "This link has expired. Ask whoever sent it for another one.");
+            ? "This link was revoked. Ask the sender if you still need it."
+            : "This link has expired. Ask the sender for another one.");
   }
 }

@@ -136,7 +136,7 @@ class Errors {
           model,
           status,
           "That cannot be read",
-          "The address or the form holds something that does not belong there. Nothing was changed.");
+          "The address or the form contains something invalid. Nothing was changed.");
     }
     // Before anything else: a broken line to the database looks like a client that went away.
     if (DatabaseAway.isAway(e)) {

@@ -83,7 +83,7 @@ public final class InputGuard extends OncePerRequestFilter {
 
   private static Optional<String> fault(String name, String[] values) {
     if (hasControl(name)) {
-      return Optional.of("The name of a field holds a control character. Nothing was changed.");
+      return Optional.of("The name of a field contains a control character. Nothing was changed.");
     }
     if (name.contains("[") && !BRACKETED.matcher(name).matches()) {
       return Optional.of(
@@ -92,7 +92,7 @@ public final class InputGuard extends OncePerRequestFilter {
     for (String value : values) {
       if (hasControl(value)) {
         return Optional.of(
-            "The field “%s” holds a control character, which cannot be stored. Nothing was changed."
+            "The field “%s” contains a control character, which cannot be stored. Nothing was changed."
                 .formatted(name));
       }
     }

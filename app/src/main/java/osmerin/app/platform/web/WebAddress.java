@@ -15,7 +15,8 @@ public final class WebAddress {
     String address = typed.strip();
     if (!address.matches("https?://[^\\s/]+\\.?[^\\s]*") || address.length() > LONGEST) {
       throw new RefusedException(
-          "“%s” is no address of a page. It begins with https:// or http://.".formatted(address));
+          "“%s” is not the address of a page. It begins with https:// or http://."
+              .formatted(address));
     }
     return address;
   }
