@@ -59,7 +59,7 @@ final class EvidenceCommand implements Callable<Integer> {
 
   private SavedPages read() throws IOException {
     if (!Files.isDirectory(pages)) {
-      throw new IOException(pages + " is no folder.");
+      throw new IOException(pages + " is not a folder.");
     }
     return SavedPages.of(pages);
   }

@@ -30,7 +30,7 @@ class BackPlanCommandTest {
   void badInputEndsWithTwoAndNamesFileAndFault() throws Exception {
     Path file = write("{\"publish\":\"2026-06-31\"}");
     assertThat(run(file.toString())).isEqualTo(2);
-    assertThat(errors.toString()).contains("plan.json", "“publish” is no date");
+    assertThat(errors.toString()).contains("plan.json", "“publish” is not a date");
     assertThat(run(folder.resolve("none.json").toString())).isEqualTo(2);
     assertThat(errors.toString()).contains("none.json is not there");
     assertThat(run()).isEqualTo(2);

@@ -70,7 +70,7 @@ class EvidenceCommandTest {
     Path file = folder.resolve("e.json");
     Path empty = Files.createDirectories(folder.resolve("empty"));
     assertThat(run("--pages", empty.toString(), "--out", file.toString())).isEqualTo(2);
-    assertThat(errors.toString()).contains("holds no page");
+    assertThat(errors.toString()).contains("contains no page");
     assertThat(run("--pages", folder.resolve("no").toString(), "--out", file.toString()))
         .isEqualTo(2);
     assertThat(errors.toString()).contains("is no folder");

@@ -94,7 +94,7 @@ final class RowCells {
       String typed = SPACE.matcher(cell(Column.KEYWORD).strip()).replaceAll(" ");
       this.text = storable(typed).strip();
       if (text.length() < typed.length() && !text.isEmpty()) {
-        String reason = "it holds bytes that are no text; it was taken without them";
+        String reason = "it contains bytes that are not text; it was imported without them";
         problems.add(new RowProblem(row.line(), shortened(text), reason, shortened(typed), false));
       }
     }

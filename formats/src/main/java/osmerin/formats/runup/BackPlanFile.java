@@ -96,7 +96,7 @@ public final class BackPlanFile {
 
   private WorkCalendar calendar(JsonPart person) {
     if (!person.node().isObject()) {
-      throw person.fault("is no object");
+      throw person.fault("is not an object");
     }
     WorkCalendar own =
         person.has("workingDays")

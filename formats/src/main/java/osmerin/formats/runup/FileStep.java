@@ -43,7 +43,7 @@ record FileStep(int place, RunUpStep step, @Nullable String person, StepProgress
     for (JsonNode node : file.list("steps")) {
       JsonPart unnamed = new JsonPart(node, "step " + (parts.size() + 1));
       if (!node.isObject()) {
-        throw unnamed.fault("is no object");
+        throw unnamed.fault("is not an object");
       }
       String id = unnamed.text("id");
       if (places.put(id, parts.size()) != null) {

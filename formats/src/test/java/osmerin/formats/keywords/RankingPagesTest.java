@@ -71,7 +71,7 @@ class RankingPagesTest {
     assertThat(rows.rows()).isEqualTo(5);
     assertThat(rows.rejected()).isZero();
     assertThat(rows.problems().get(0).line()).isEqualTo(4);
-    assertThat(rows.problems().get(0).reason()).contains("is not a place from 1 on");
+    assertThat(rows.problems().get(0).reason()).contains("is not a position (1 or more)");
     assertThat(rows.keywords().get(0).volume().searches()).isEqualTo(90);
     assertThat(rows.keywords().get(0).pages())
         .extracting(PageAddress::value)

@@ -52,7 +52,8 @@ class DecodedTextTest {
     for (int i = 0; i < 3000; i++) {
       noise.write((i * 31) % 7);
     }
-    assertThatThrownBy(() -> DecodedText.of(noise.toByteArray())).hasMessageContaining("no text");
+    assertThatThrownBy(() -> DecodedText.of(noise.toByteArray()))
+        .hasMessageContaining("not a text file");
   }
 
   @Test
