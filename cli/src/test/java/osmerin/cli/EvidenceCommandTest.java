@@ -73,7 +73,7 @@ class EvidenceCommandTest {
     assertThat(errors.toString()).contains("contains no page");
     assertThat(run("--pages", folder.resolve("no").toString(), "--out", file.toString()))
         .isEqualTo(2);
-    assertThat(errors.toString()).contains("is no folder");
+    assertThat(errors.toString()).contains("is not a folder");
     Path blank = pages("<script>x</script>");
     assertThat(run("--pages", blank.toString(), "--out", file.toString())).isEqualTo(2);
     assertThat(errors.toString()).contains("no page can be read", "p0.html: has no text.");

@@ -42,7 +42,7 @@ class KeywordFileTest {
         .hasSize(2_003);
     assertThat(rows.problems())
         .hasSize(3)
-        .allSatisfy(p -> assertThat(p.reason()).contains("no text"))
+        .allSatisfy(p -> assertThat(p.reason()).contains("not text"))
         .noneMatch(RowProblem::rejected)
         .noneMatch(p -> (p.text() + p.value()).contains("\0"));
   }
