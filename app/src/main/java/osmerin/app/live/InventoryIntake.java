@@ -82,7 +82,7 @@ public class InventoryIntake {
    *
    * @param fresh those that no article is for yet
    * @param known how many pages articles are for already
-   * @param problems the first of what could not be taken along
+   * @param problems the first of what could not be imported
    */
   public record Waiting(
       ReadingRow reading,

@@ -26,7 +26,7 @@ interface InventoryMapper {
       @Nullable LocalDate published,
       @Nullable LocalDate changed) {}
 
-  /** What could not be taken along. */
+  /** What could not be imported. */
   record ProblemRow(String place, String reason) {}
 
   /** A live article as it is matched. */

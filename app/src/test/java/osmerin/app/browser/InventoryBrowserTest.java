@@ -48,7 +48,7 @@ class InventoryBrowserTest extends BrowserTest {
     browser.waitForText("[role=alert]", "Nothing was stored");
     bring("feed.xml", FEED);
     browser.waitForText("main", "3 pages to import, 0 already known");
-    assertThat(browser.text("main")).contains("Of 1 page the publish date is not known");
+    assertThat(browser.text("main")).contains("1 page without a publish date");
     browser.press("Import 3 articles");
     browser.waitForText("#foot", "3 articles imported");
     browser.waitFor(() -> browser.path().equals(base + "/live/inventory"));

@@ -123,7 +123,7 @@ class TeamTest extends BrowserTest {
       writer.open(base + "/articles/" + number);
       assertThat(writer.has("#publish-date, [name=to], [name=person], #article-type")).isFalse();
       writer.open(base + "/articles/" + number + "/brief");
-      writer.waitForText(".said", "You read this brief");
+      writer.waitForText(".said", "You can read this brief");
       String article = base + "/articles/" + number;
       assertThat(forged(writer, article + "/publish-date", "date=2027-01-05")).isEqualTo(403);
       assertThat(forged(writer, article + "/title", "title=Mine&seen=1")).isEqualTo(403);

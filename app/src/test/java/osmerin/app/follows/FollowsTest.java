@@ -129,7 +129,7 @@ class FollowsTest extends ApplicationTest {
     assertThatThrownBy(() -> follows.set(site, 1, on("1 day after", 1), false))
         .hasMessageContaining("circle");
     assertThatThrownBy(() -> follows.set(site, 1, "1 day after QQ-0001", false))
-        .hasMessageContaining("no article of this site");
+        .hasMessageContaining("not an article of this site");
     assertThatThrownBy(() -> follows.set(site, 1, on("1 day after", 99), false))
         .isInstanceOf(NotFoundException.class);
     for (String typed : List.of("", "soon", "3 days after", "999 days after MP-1")) {

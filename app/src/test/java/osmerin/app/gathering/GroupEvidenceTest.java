@@ -226,8 +226,8 @@ class GroupEvidenceTest extends ApplicationTest {
         "paste | text | '<p></p>' | ",
         "address | address | '' | Type the address",
         "address | address | 'http://127.0.0.1:1/x' | not asked",
-        "address | address | 'javascript:alert(1)' | no web address",
-        "address | address | 'not an address' | no web address",
+        "address | address | 'javascript:alert(1)' | not a web address",
+        "address | address | 'not an address' | not a web address",
       })
   void whatCannotBeAddedIsSaidAndStaysTyped(
       String where, String field, String typed, String words) {

@@ -160,7 +160,7 @@ class HourJobTest extends ApplicationTest {
     for (String wrong : new String[] {"", "example", "ftp://x.example/a", "javascript:alert(1)"}) {
       assertThatThrownBy(() -> publishing.wasPublishedElsewhere(site, 1, wrong, before))
           .isInstanceOf(RefusedException.class)
-          .hasMessageContaining("no address");
+          .hasMessageContaining("not the address of a page");
     }
     assertThatThrownBy(
             () -> publishing.wasPublishedElsewhere(site, 1, ADDRESS, site.today().plusDays(1)))

@@ -177,7 +177,7 @@ class SharedBriefTest extends ApplicationTest {
   @Test
   void whatIsAskedForIsChecked() {
     assertThatThrownBy(() -> links.make(site, round, new BriefLinks.Wanted(" ", 3, true, true)))
-        .hasMessageContaining("for whom");
+        .hasMessageContaining("who it is for");
     assertThatThrownBy(() -> links.make(site, round, new BriefLinks.Wanted("I", 0, true, true)))
         .hasMessageContaining("1 to 365");
     SiteContext writer = join(site.site(), "Wyn Tor", Role.WRITER);

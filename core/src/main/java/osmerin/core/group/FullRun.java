@@ -14,8 +14,8 @@ import osmerin.core.keyword.Keyword;
 import osmerin.core.meaning.Meaning;
 
 /**
- * All keywords grouped anew. What a person pinned or locked stays; every other keyword goes where
- * its pages and words say. A group of the result continues the standing group that it shares most
+ * All keywords regrouped. What a person pinned or locked stays; every other keyword goes where its
+ * pages and words say. A group of the result continues the standing group that it shares most
  * keywords with, so that names, articles and topics stay with what they were made for; each
  * standing group is continued once.
  *
@@ -45,7 +45,7 @@ public record FullRun(List<KeywordGroup> groups, List<Move> moves, Set<String> e
   }
 
   /**
-   * Groups anew; neither the order of keywords nor that of groups changes the result.
+   * Regroups; neither the order of keywords nor that of groups changes the result.
    *
    * @param meaning null where there is none
    */

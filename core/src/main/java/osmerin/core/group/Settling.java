@@ -13,10 +13,10 @@ import osmerin.core.linkage.PageSums;
 import osmerin.core.text.WordNumbers;
 
 /**
- * Looks at every unit once more when all groups are there. One that pages tie to another group
- * nearly as much as to its own, at least {@value #NEARLY} of it, goes to the group whose words it
- * has. Pages say which groups it may go to, and words decide only between those. A unit that is in
- * no group goes to one when it all but reaches what makes a group.
+ * Looks at every unit again when all groups are there. One that pages tie to another group nearly
+ * as much as to its own, at least {@value #NEARLY} of it, goes to the group whose words it has.
+ * Pages say which groups it may go to, and words decide only between those. A unit that is in no
+ * group goes to one when it all but reaches what makes a group.
  */
 final class Settling {
   /** How much of the likeness with its own group another group must reach. */

@@ -31,7 +31,7 @@ public final class NormalForm {
     text = DASHES.matcher(text).replaceAll("-");
     text = SPACE.matcher(text.toLowerCase(Locale.ROOT)).replaceAll(" ").strip();
     text = OUTER.matcher(text).replaceAll("").strip();
-    // Lower-casing can undo composition (a capital I with a dot above), so compose once more.
+    // Lower-casing can undo composition (a capital I with a dot above), so compose again.
     return Normalizer.normalize(text, Normalizer.Form.NFKC);
   }
 

@@ -186,7 +186,7 @@ final class Clusters {
     telling[from] = new int[0];
   }
 
-  /** Takes the pages of a cluster anew from its units. */
+  /** Works out the pages of a cluster again from its units. */
   void refresh(int cluster) {
     int[] units = Arrays.stream(units(cluster)).filter(u -> index.mass(u) > 0).toArray();
     sums[cluster] = PageSums.of(index, units);

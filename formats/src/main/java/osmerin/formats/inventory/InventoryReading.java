@@ -7,7 +7,7 @@ import java.util.List;
  *
  * @param pages in the file's order, each address once
  * @param parts addresses of further sitemaps that an index names
- * @param problems what could not be taken along
+ * @param problems what could not be imported
  */
 public record InventoryReading(List<LivePage> pages, List<String> parts, List<Problem> problems) {
   /**

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 import osmerin.core.keyword.PageAddress;
 import osmerin.formats.inventory.InventoryReading.Problem;
 
-/** Gathers pages, each address once, and what could not be taken along. */
+/** Gathers pages, each address once, and what could not be imported. */
 final class Pages {
   private final String siteAddress;
   private final Map<PageAddress, LivePage> pages = new LinkedHashMap<>();

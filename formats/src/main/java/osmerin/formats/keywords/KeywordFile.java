@@ -103,7 +103,7 @@ public final class KeywordFile {
   }
 
   /**
-   * Reads all rows. A row that cannot be read is reported and the others are read all the same.
+   * Reads all rows. A row that cannot be read is reported and the others are still read.
    *
    * @throws UnreadableFileException when the reading has no keyword column, or the file breaks off
    */
@@ -147,7 +147,7 @@ public final class KeywordFile {
     }
 
     /**
-     * Reads all rows. A row that cannot be read is reported and the others are read all the same.
+     * Reads all rows. A row that cannot be read is reported and the others are still read.
      *
      * @param progress is told from time to time how many rows are read
      */

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.regex.Pattern;
 
 /**
- * Ranking pages in one cell, parted by spaces, line breaks, vertical bars, commas or semicolons. A
- * comma or semicolon inside an address parts nothing: only one before something that begins like an
- * address does.
+ * Ranking pages in one cell, separated by spaces, line breaks, vertical bars, commas or semicolons.
+ * A comma or semicolon inside an address parts nothing: only one before something that begins like
+ * an address does.
  */
 final class PagesCell {
   private static final Pattern BETWEEN =

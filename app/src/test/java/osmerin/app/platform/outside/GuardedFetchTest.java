@@ -102,7 +102,7 @@ class GuardedFetchTest {
   @Test
   void aRedirectIntoTheOwnNetworkIsNotFollowed() {
     refused("/out", "own network");
-    refused("/file", "no web address");
+    refused("/file", "not a web address");
     assertThat(askedInside).hasValue(0);
   }
 
