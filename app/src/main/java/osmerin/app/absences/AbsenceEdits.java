@@ -111,7 +111,7 @@ public class AbsenceEdits implements Reversal {
     List<List<String>> worse = effects.of(context, calendars);
     if (!worse.isEmpty()) {
       throw new AskException(
-          "%s of this site would become late or impossible. Nothing was changed yet."
+          "%s of this site would have date problems. Nothing was changed yet."
               .formatted(Counted.of(worse.size(), "article")),
           worse.stream().flatMap(List::stream).toList(),
           anyway);

@@ -139,7 +139,7 @@ public class PublishDates {
     }
     if (worse > 0) {
       throw new AskException(
-          "%s would become late or impossible. Nothing was changed yet."
+          "%s would have date problems. Nothing was changed yet."
               .formatted(Counted.of(worse, "article")),
           words,
           "Move them anyway");

@@ -130,9 +130,7 @@ public class Follows implements RoundReversal, DateFollowers {
     worse.addAll(setbacks(context, round, day));
     if (!worse.isEmpty()) {
       throw new AskException(
-          "Nothing was changed yet: articles would become late or impossible.",
-          worse,
-          "Set it anyway");
+          "Nothing was changed yet: articles would have date problems.", worse, "Set it anyway");
     }
   }
 

@@ -14,7 +14,7 @@ public interface DateFollowers {
   /** Where what hangs on the round would come to lie, in words. */
   List<String> previewed(SiteContext context, Round round, LocalDate day);
 
-  /** Which articles that hang on the round would become late or impossible, in words. */
+  /** Which articles that hang on the round would have date problems, in words. */
   List<String> setbacks(SiteContext context, Round round, LocalDate day);
 
   /** Whether the day of a round hangs on one of others, directly or by one between. */

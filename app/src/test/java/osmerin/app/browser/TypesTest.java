@@ -82,7 +82,7 @@ class TypesTest extends BrowserTest {
     browser.date("#absent-first", site.today().toString());
     browser.date("#absent-last", day.toString());
     browser.press("Add");
-    browser.waitForText("main", "2 articles of this site would become late or impossible");
+    browser.waitForText("main", "2 articles of this site would have date problems");
     browser.waitForText("main", "“First” becomes impossible");
     browser.press("Add it anyway");
     browser.waitForText(".weeks", "away");

@@ -142,7 +142,7 @@ final class MarkdownArchive {
     }
     LocalDate day = dates.day(text.get()).orElse(null);
     if (day == null) {
-      pages.problem(path, "“" + text.get() + "” is not a date; the page was imported without it");
+      pages.problem(path, "“" + text.get() + "” is not a date; the page is imported without it");
     }
     return day;
   }

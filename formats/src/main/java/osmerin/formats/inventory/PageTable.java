@@ -119,7 +119,7 @@ final class PageTable {
     }
     LocalDate day = dates.day(text).orElse(null);
     if (day == null) {
-      pages.problem(where, "“" + text + "” is not a date; the page was imported without it");
+      pages.problem(where, "“" + text + "” is not a date; the page is imported without it");
     }
     return day;
   }

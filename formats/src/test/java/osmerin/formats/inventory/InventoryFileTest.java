@@ -153,7 +153,7 @@ class InventoryFileTest {
             new LivePage("https://eels.example/smoke", "Smoke", LocalDate.of(2023, 12, 1), null));
     assertThat(reading.problems())
         .containsExactly(
-            new Problem("line 4", "“soon” is not a date; the page was imported without it"),
+            new Problem("line 4", "“soon” is not a date; the page is imported without it"),
             new Problem("line 5", "“not an address” is not the address of a page"));
   }
 
