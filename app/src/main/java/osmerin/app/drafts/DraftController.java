@@ -55,7 +55,7 @@ class DraftController {
     model.addAttribute("latest", drafts.latest(round).orElse(null));
     model.addAttribute("versions", drafts.versions(round));
     model.addAttribute("check", drafts.check(site, round, text));
-    model.addAttribute("html", Markdown.html(text));
+    model.addAttribute("page", Markdown.rendered(text));
     model.addAttribute("brief", briefs.get(site, round));
     return "drafts/draft";
   }
@@ -103,7 +103,7 @@ class DraftController {
   @PostMapping("/preview")
   @Needs(Right.READ)
   String preview(SiteContext site, @RequestParam String text, Model model) {
-    model.addAttribute("html", Markdown.html(text));
+    model.addAttribute("page", Markdown.rendered(text));
     return "drafts/preview :: preview";
   }
 
@@ -119,7 +119,7 @@ class DraftController {
     DraftVersion version = drafts.version(shown, ordinal);
     model.addAttribute("round", shown);
     model.addAttribute("version", version);
-    model.addAttribute("html", Markdown.html(version.text()));
+    model.addAttribute("page", Markdown.rendered(version.text()));
     model.addAttribute("latest", drafts.latest(shown).orElseThrow());
     return "drafts/version";
   }

@@ -23,6 +23,7 @@ import osmerin.core.draft.DraftCheck;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.StepRole;
 import osmerin.formats.text.DecodedText;
+import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.word.WordText;
 
 /**
@@ -144,12 +145,18 @@ public class OutsideDrafts {
       if (small.endsWith(".docx")) {
         return WordText.read(content);
       }
+      if (isText(small)) {
+        return DecodedText.of(content).text();
+      }
     } catch (IOException e) {
       throw new RefusedException("“%s” is no Word document that can be read.".formatted(name));
-    }
-    if (small.endsWith(".txt") || small.endsWith(".md") || small.endsWith(".markdown")) {
-      return DecodedText.of(content).text();
+    } catch (UnreadableFileException e) {
+      throw new RefusedException("“%s” cannot be read. %s".formatted(name, e.getMessage()));
     }
     throw new RefusedException("Choose a text (.txt), Markdown (.md) or a Word document (.docx).");
+  }
+
+  private static boolean isText(String name) {
+    return name.endsWith(".txt") || name.endsWith(".md") || name.endsWith(".markdown");
   }
 }

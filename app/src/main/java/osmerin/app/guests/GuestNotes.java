@@ -18,6 +18,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.team.OnBehalf;
 import osmerin.app.team.TeamService;
 import osmerin.core.runup.StepRole;
+import osmerin.core.text.Shortened;
 
 /** Notes and files that a guest leaves for an article; its editors and strategists are told. */
 @Service
@@ -88,7 +89,7 @@ public class GuestNotes {
         context,
         Right.EDIT,
         sentence,
-        Change.lasting(Thing.ARTICLE, link.number(), "Guest", null, shortened(detail)));
+        Change.lasting(Thing.ARTICLE, link.number(), "Guest", null, Shortened.of(detail)));
     List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));
     whom.addAll(round.article().people(StepRole.STRATEGIST));
     notices.tell(
@@ -97,9 +98,5 @@ public class GuestNotes {
         NoticeKind.GUEST,
         sentence,
         context.base() + "/articles/" + round.reference() + "#guests");
-  }
-
-  private static String shortened(String detail) {
-    return detail.length() > 200 ? detail.substring(0, 199) + "…" : detail;
   }
 }

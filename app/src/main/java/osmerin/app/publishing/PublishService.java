@@ -28,6 +28,7 @@ import osmerin.core.draft.DraftDocument;
 import osmerin.core.runup.StepRole;
 import osmerin.core.text.Counted;
 import osmerin.formats.markdown.Markdown;
+import osmerin.formats.markdown.Rendered;
 
 /**
  * Publishes the current round of an article.
@@ -235,7 +236,12 @@ public class PublishService {
   private Entry entry(
       SiteContext context, Round round, String markdown, @Nullable Instant published) {
     DraftDocument draft = drafts.document(context, round, markdown);
-    Document html = Jsoup.parseBodyFragment(Markdown.html(markdown));
+    Rendered page = Markdown.rendered(markdown);
+    if (!page.excess().isEmpty()) {
+      throw new RefusedException(
+          page.excess().get(0) + " Shorten it in the draft, then publish again.");
+    }
+    Document html = Jsoup.parseBodyFragment(page.html());
     Element heading = html.selectFirst("h1");
     if (heading != null && !heading.text().isBlank()) {
       heading.remove();

@@ -6,6 +6,7 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import osmerin.app.publishing.BlogHost.PublishingFailedException;
 import osmerin.app.site.Site;
+import osmerin.core.text.Shortened;
 
 /**
  * Which addresses a blog host may give for a page: those on the host itself and those of the site.
@@ -23,12 +24,12 @@ record PublishedAddress(String host, Site site) {
     if (hostOf(answered) == null) {
       throw new PublishingFailedException(
           "The blog host answered with “%s”, which is not the address of a page."
-              .formatted(shortened(answered)));
+              .formatted(Shortened.of(answered)));
     }
     if (!covers(answered)) {
       throw new PublishingFailedException(
           "The blog host answered with an address outside of this blog: %s."
-              .formatted(shortened(answered)));
+              .formatted(Shortened.of(answered)));
     }
     return answered;
   }
@@ -63,9 +64,5 @@ record PublishedAddress(String host, Site site) {
     } catch (URISyntaxException e) {
       return null;
     }
-  }
-
-  private static String shortened(String answered) {
-    return answered.length() > 200 ? answered.substring(0, 200) + " …" : answered;
   }
 }

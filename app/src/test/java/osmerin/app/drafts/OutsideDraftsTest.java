@@ -26,6 +26,19 @@ class OutsideDraftsTest {
   }
 
   @Test
+  void aPictureOrZeroBytesUnderTheNameOfATextAreRefusedWithAReason() {
+    byte[] picture = {(byte) 0x89, 'P', 'N', 'G', 1, 2};
+    byte[] zeros = {'E', 'e', 'l', 0, 's', 0, 0, 'x', 'y'};
+    assertThatThrownBy(() -> OutsideDrafts.text("a.txt", picture))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("PNG picture");
+    assertThatThrownBy(() -> OutsideDrafts.text("a.txt", zeros))
+        .isInstanceOf(RefusedException.class);
+    assertThatThrownBy(() -> OutsideDrafts.text("a.txt", new byte[0]))
+        .isInstanceOf(RefusedException.class);
+  }
+
+  @Test
   void whatWasSentIsTypedOrAFileAndNotBoth() throws IOException {
     MockMultipartFile file = new MockMultipartFile("file", "a.txt", null, "Eels".getBytes());
     MockMultipartFile none = new MockMultipartFile("file", "", null, new byte[0]);

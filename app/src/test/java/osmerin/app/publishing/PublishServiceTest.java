@@ -111,6 +111,14 @@ class PublishServiceTest extends ApplicationTest {
   }
 
   @Test
+  void aDraftThatIsPartlyShownAsTypedIsNotPublishedSo() {
+    Round round =
+        ready("|a".repeat(2_500) + "|\n" + "|-".repeat(2_500) + "|\n" + "b\n".repeat(1_000));
+    assertThatThrownBy(() -> publishing.publish(site, round.article().number(), Wish.BY_HAND))
+        .hasMessageContaining("more than 50,000 cells");
+  }
+
+  @Test
   void aRefreshUpdatesTheSameAddressAndBothRoundsStayReadable() throws Exception {
     Round first = ready("# Of eels\n\nFirst words.");
     Outcome.Live live =

@@ -1,6 +1,5 @@
 package osmerin.core.checklist;
 
-import java.util.Locale;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.draft.DraftDocument;
 
@@ -14,18 +13,13 @@ import osmerin.core.draft.DraftDocument;
 public record Looked(DraftDocument draft, DraftCheck check, String title, String home) {
   /** Whether a link leads to the site's own pages: without a host, or with the site's. */
   boolean isInside(String address) {
-    String plain = address.strip().toLowerCase(Locale.ROOT);
-    if (!plain.matches("(https?:)?//.*")) {
-      return !plain.matches("[a-z][a-z0-9+.-]*:.*") && !plain.startsWith("#");
-    }
-    return host(plain.replaceFirst("^(https?:)?//", ""))
-        .equals(host(home.toLowerCase(Locale.ROOT)));
+    LinkAddress link = new LinkAddress(address);
+    return link.isWithinSite()
+        || link.host().isPresent()
+            && link.host().equals(new LinkAddress("//" + withoutScheme(home)).host());
   }
 
-  private static String host(String address) {
-    return address
-        .replaceFirst("^https?://", "")
-        .replaceFirst("^www\\.", "")
-        .replaceFirst("[/?#:].*$", "");
+  private static String withoutScheme(String address) {
+    return address.substring(address.indexOf("://") < 0 ? 0 : address.indexOf("://") + 3);
   }
 }

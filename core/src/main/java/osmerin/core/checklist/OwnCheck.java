@@ -1,7 +1,6 @@
 package osmerin.core.checklist;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import osmerin.core.brief.TitleCheck;
@@ -94,7 +93,8 @@ public enum OwnCheck {
 
   private static Found links(Looked at) {
     List<Link> links = at.draft().links();
-    Optional<Link> broken = links.stream().filter(link -> !isSound(link.address())).findFirst();
+    Optional<Link> broken =
+        links.stream().filter(link -> !new LinkAddress(link.address()).isSound()).findFirst();
     if (broken.isPresent()) {
       return new Found(
           false, "broken: “%s”, line %s".formatted(broken.get().text(), broken.get().line()));
@@ -102,15 +102,6 @@ public enum OwnCheck {
     long inside = links.stream().filter(link -> at.isInside(link.address())).count();
     return new Found(
         inside > 0, Counted.of(links.size(), "link") + ", " + inside + " to pages of the site");
-  }
-
-  private static boolean isSound(String address) {
-    String plain = address.strip().toLowerCase(Locale.ROOT);
-    boolean elsewhere = plain.matches("[a-z][a-z0-9+.-]*:.*");
-    return !plain.isEmpty()
-        && !plain.equals("#")
-        && !plain.matches(".*\\s.*")
-        && (!elsewhere || plain.matches("(https?://[^/]+.*)|(mailto:.+@.+)|(tel:.+)"));
   }
 
   private static Found length(Looked at) {

@@ -52,7 +52,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   /** The number of a heading is its page's, and no part of what it says. */
   private static final Pattern NUMBERING =
       Pattern.compile(
-          "^\\W*(?:(?:step|part|no\\.?)\\s+)?\\d{1,2}(?:\\.\\d{1,2})*\\s*[.):–-]\\s+",
+          "^\\W{0,20}+(?:(?:step|part|no\\.?)\\s{1,9}+)?\\d{1,2}(?:\\.\\d{1,2}){0,9}\\s{0,9}+[.):–-]\\s+",
           Pattern.CASE_INSENSITIVE);
 
   private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");

@@ -30,6 +30,14 @@ final class TermFinder {
   /** A shorter term goes when the longer one has at least this part of its uses. */
   private static final double INSIDE = 0.8;
 
+  /** Signs that part phrases wherever they stand. */
+  private static final String APART = "\n()\"“”—–";
+
+  /** Signs that part phrases before space, or before more of them. */
+  private static final String PARTING = ".!?;:,[]";
+
+  private static final String ENDS = " \t\n\r\u00a0" + PARTING + APART;
+
   private static final Pattern NUMBER = Pattern.compile("[\\d.,-]+");
 
   private record Token(String stem, String word, boolean subject, boolean number) {}
@@ -104,7 +112,7 @@ final class TermFinder {
   /** Sentence ends part phrases, so tokens of different sentences never stand together. */
   private List<List<Token>> tokens(String text) {
     List<List<Token>> sentences = new ArrayList<>();
-    for (String part : text.split("[.!?;:,()\\[\\]\"“”—–]+(?=\\s|$)|[\\n()\"“”—–]+")) {
+    for (String part : parts(text)) {
       List<Token> tokens = new ArrayList<>();
       for (String word : Words.lower(part)) {
         boolean subject =
@@ -115,6 +123,22 @@ final class TermFinder {
       sentences.add(tokens);
     }
     return sentences;
+  }
+
+  /** What stands between signs that part phrases; a comma within "1,300" parts none. */
+  private static List<String> parts(String text) {
+    List<String> parts = new ArrayList<>();
+    int from = 0;
+    for (int i = 0; i < text.length(); i++) {
+      char sign = text.charAt(i);
+      boolean last = i + 1 == text.length() || ENDS.indexOf(text.charAt(i + 1)) >= 0;
+      if (APART.indexOf(sign) >= 0 || PARTING.indexOf(sign) >= 0 && last) {
+        parts.add(text.substring(from, i));
+        from = i + 1;
+      }
+    }
+    parts.add(text.substring(from));
+    return parts;
   }
 
   /** Phrases begin and end with a subject word; a bare number is no term. */

@@ -15,8 +15,9 @@ public final class NormalForm {
   private static final Pattern SPACE = Pattern.compile("[\\s\\p{Z}\\p{Cc}]+");
 
   /** Signs that belong to a word ("c++", "c#", "50%", "$100") are not outer punctuation. */
-  private static final Pattern OUTER =
-      Pattern.compile("^[\\p{P}\\p{Z}&&[^#@%&]]+|[\\p{P}\\p{Z}&&[^#%&]]+$");
+  private static final String KEPT_BEFORE = "#@%&";
+
+  private static final String KEPT_BEHIND = "#%&";
 
   private NormalForm() {}
 
@@ -30,9 +31,39 @@ public final class NormalForm {
     text = DOUBLE_QUOTES.matcher(text).replaceAll("\"");
     text = DASHES.matcher(text).replaceAll("-");
     text = SPACE.matcher(text.toLowerCase(Locale.ROOT)).replaceAll(" ").strip();
-    text = OUTER.matcher(text).replaceAll("").strip();
+    text = withoutOuter(text).strip();
     // Lower-casing can undo composition (a capital I with a dot above), so compose again.
     return Normalizer.normalize(text, Normalizer.Form.NFKC);
+  }
+
+  private static String withoutOuter(String text) {
+    int from = 0;
+    while (from < text.length() && isOuter(text.codePointAt(from), KEPT_BEFORE)) {
+      from += Character.charCount(text.codePointAt(from));
+    }
+    int to = text.length();
+    while (to > from && isOuter(text.codePointBefore(to), KEPT_BEHIND)) {
+      to -= Character.charCount(text.codePointBefore(to));
+    }
+    return text.substring(from, to);
+  }
+
+  private static boolean isOuter(int sign, String kept) {
+    return kept.indexOf(sign) < 0
+        && switch (Character.getType(sign)) {
+          case Character.CONNECTOR_PUNCTUATION,
+              Character.DASH_PUNCTUATION,
+              Character.START_PUNCTUATION,
+              Character.END_PUNCTUATION,
+              Character.INITIAL_QUOTE_PUNCTUATION,
+              Character.FINAL_QUOTE_PUNCTUATION,
+              Character.OTHER_PUNCTUATION,
+              Character.SPACE_SEPARATOR,
+              Character.LINE_SEPARATOR,
+              Character.PARAGRAPH_SEPARATOR ->
+              true;
+          default -> false;
+        };
   }
 
   /** Most keywords are plain: small letters and digits of ASCII with single spaces inside. */

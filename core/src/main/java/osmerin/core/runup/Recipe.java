@@ -2,6 +2,7 @@ package osmerin.core.runup;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -169,11 +170,12 @@ public record Recipe(List<RecipeRow> rows, List<RunUpStep> steps, Map<Integer, S
     Set<String> taken = new HashSet<>();
     rows.forEach(row -> taken.add(row.key()));
     Set<String> given = new HashSet<>();
+    Map<String, Integer> numbers = new HashMap<>();
     List<String> keys = new ArrayList<>();
     for (RecipeRow row : rows) {
       String key = row.key();
       if (key.isEmpty() || !given.add(key)) {
-        key = fresh(row.name(), taken);
+        key = fresh(row.name(), taken, numbers);
         taken.add(key);
         given.add(key);
       }
@@ -182,13 +184,16 @@ public record Recipe(List<RecipeRow> rows, List<RunUpStep> steps, Map<Integer, S
     return keys;
   }
 
-  private static String fresh(String name, Set<String> taken) {
+  /**
+   * @param numbers the last number that was added to a name, so that equal names are counted once
+   */
+  private static String fresh(String name, Set<String> taken, Map<String, Integer> numbers) {
     String words =
         name.strip().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
     String stem = words.isEmpty() ? "step" : words.substring(0, Math.min(40, words.length()));
     String key = stem;
-    for (int i = 2; taken.contains(key); i++) {
-      key = stem + "-" + i;
+    while (taken.contains(key)) {
+      key = stem + "-" + numbers.merge(stem, 2, (last, two) -> last + 1);
     }
     return key;
   }

@@ -59,7 +59,7 @@ public final class RecipeText {
     String role = StepRole.WRITER.name();
     String hours = "";
     String days = "";
-    for (String part : line.split("\\s*,\\s*")) {
+    for (String part : line.split(",")) {
       String lower = part.strip().toLowerCase(Locale.ROOT);
       if (name.isEmpty()) {
         name.add(part.strip());

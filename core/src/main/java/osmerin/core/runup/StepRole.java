@@ -14,7 +14,7 @@ public record StepRole(String name) {
   public static final int LONGEST = 40;
 
   /** What is normal already, as most are that come from the database. */
-  private static final Pattern PLAIN = Pattern.compile("[a-z]+(?: [a-z]+)*");
+  private static final Pattern PLAIN = Pattern.compile("[a-z]++(?: [a-z]++){0,20}+");
 
   public static final StepRole STRATEGIST = new StepRole("strategist");
   public static final StepRole EDITOR = new StepRole("editor");

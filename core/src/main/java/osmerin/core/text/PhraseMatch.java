@@ -17,9 +17,13 @@ public final class PhraseMatch {
 
   /**
    * Met when the words that carry the subject stand in the text in their order with nothing but
-   * stop words between them; partly when all of them stand in it somewhere.
+   * stop words between them; partly when all of them stand in it somewhere. A phrase without words
+   * stands in no text.
    */
   public Verdict in(String text) {
+    if (subject.isEmpty()) {
+      return Verdict.NOT_MET;
+    }
     List<String> words =
         Words.lower(text).stream()
             .filter(word -> !StopWords.contains(word) || subject.contains(stems.of(word)))
@@ -33,7 +37,7 @@ public final class PhraseMatch {
 
   /** How often the phrase stands in the text, stop words and all; uses do not overlap. */
   public int uses(List<String> stemsOfText) {
-    return places(stemsOfText, all);
+    return all.isEmpty() ? 0 : places(stemsOfText, all);
   }
 
   private static int places(List<String> words, List<String> phrase) {

@@ -23,6 +23,9 @@ public final class DayAfterText {
   private static final Pattern WEEKDAY =
       Pattern.compile("(?:the )?(?:(\\d{1,3})(?:st|nd|rd|th) |([a-z]+) )?([a-z]{3,9}) after (.+)");
 
+  /** The longest title that it can hang on, and what stands around it. */
+  private static final int LONGEST = 400;
+
   private DayAfterText() {}
 
   /**
@@ -39,6 +42,9 @@ public final class DayAfterText {
    */
   public static Optional<Typed> read(String text) {
     String plain = text.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT);
+    if (plain.length() > LONGEST) {
+      return Optional.empty();
+    }
     Matcher same = SAME.matcher(plain);
     if (same.matches()) {
       return Optional.of(new Typed(new DayAfter.WorkingDays(0), same.group(1)));

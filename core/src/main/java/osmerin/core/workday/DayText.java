@@ -36,11 +36,17 @@ public final class DayText {
       Pattern.compile("([a-z]{3,9})\\.?\\s+(\\d{1,2})(?:st|nd|rd|th)?,?(?:\\s+(\\d{4}|\\d{2}))?");
   private static final Pattern WEEKDAY_BEFORE = Pattern.compile("([a-z]{2,9})[.,]?\\s+(.+)");
 
+  /** No day takes more characters. */
+  private static final int LONGEST = 60;
+
   private DayText() {}
 
   /** The day that is meant; empty when none is. */
   public static Optional<LocalDate> read(String typed, LocalDate today) {
     String text = typed.strip().toLowerCase(Locale.ROOT);
+    if (text.length() > LONGEST) {
+      return Optional.empty();
+    }
     try {
       return fromToday(text, today)
           .or(() -> date(text, today))

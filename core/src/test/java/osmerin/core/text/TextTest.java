@@ -8,6 +8,7 @@ import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -135,5 +136,13 @@ class TextTest {
     assertThat(stems.subject("1984")).containsExactly("1984");
     assertThat(Words.isYear("2100")).isFalse();
     assertThat(Words.isYear("19x4")).isFalse();
+  }
+
+  @Test
+  @Timeout(10)
+  void aPhraseWithoutWordsStandsInNoText() {
+    PhraseMatch match = new PhraseMatch("…!", new Stems());
+    assertThat(match.in("some words")).isEqualTo(Verdict.NOT_MET);
+    assertThat(match.uses(List.of("some", "word"))).isZero();
   }
 }

@@ -13,7 +13,8 @@ import osmerin.core.evidence.PageSigns;
 final class Signs {
   private static final Pattern TYPE = Pattern.compile("\"@type\"\\s*:\\s*\"(\\w{1,60})\"");
   private static final Pattern PRICE =
-      Pattern.compile("(?:[€£$]\\s?\\d[\\d.,]*)|(?:\\d[\\d.,]*\\s?(?:€|£|EUR|USD|GBP|CHF)\\b)");
+      Pattern.compile(
+          "[€£$]\\s?\\d|(?<![\\d.,])\\d[\\d.,]{0,20}+\\s?(?:[€£]|(?:EUR|USD|GBP|CHF)\\b)");
   private static final Pattern BUYS =
       Pattern.compile(
           "\\b(add to (cart|basket|bag)|buy now|in den warenkorb|ajouter au panier)\\b",

@@ -34,6 +34,9 @@ final class DateText {
           form("uuuu/M/d"),
           form("uuuuMMdd"));
 
+  /** No day and no moment takes more characters. */
+  private static final int LONGEST = 100;
+
   private final ZoneId zone;
   private final boolean dayFirst;
 
@@ -72,6 +75,9 @@ final class DateText {
   /** The day that a text says; empty when it says none. */
   Optional<LocalDate> day(String text) {
     String said = text.strip().replaceAll("\\s+", " ");
+    if (said.length() > LONGEST) {
+      return Optional.empty();
+    }
     Matcher slashed = SLASHED.matcher(said);
     if (slashed.matches()) {
       int first = Integer.parseInt(slashed.group(1));

@@ -20,6 +20,7 @@ import org.commonmark.ext.front.matter.YamlFrontMatterVisitor;
 import org.commonmark.parser.Parser;
 import org.jspecify.annotations.Nullable;
 import osmerin.formats.limits.Inflating;
+import osmerin.formats.markdown.Markdown;
 import osmerin.formats.text.UnreadableFileException;
 import osmerin.formats.text.UnreadableFileException.Fault;
 
@@ -30,7 +31,6 @@ import osmerin.formats.text.UnreadableFileException.Fault;
 final class MarkdownArchive {
   private static final int MOST_ENTRIES = 50_000;
   private static final int MOST_BYTES_OF_ONE = 5_000_000;
-  private static final Pattern HEADING = Pattern.compile("(?m)^#\\s+(.+?)\\s*#*$");
   private static final Pattern FRONT_MATTER =
       Pattern.compile("\\uFEFF?---[ \\t]*\\R(?:(?!---).*+\\R)*+---[ \\t]*(?:\\R|$)");
   private static final Pattern DAY_IN_NAME = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})-(.+)$");
@@ -97,7 +97,7 @@ final class MarkdownArchive {
     boolean hasDay = dated.matches();
     String title =
         first(data, "title")
-            .or(() -> HEADING.matcher(text).results().findFirst().map(m -> m.group(1)))
+            .or(() -> Markdown.draft(text).title().filter(heading -> !heading.isBlank()))
             .orElse(null);
     LocalDate published = day(path, data, pages, "date", "published", "publishDate", "pubDate");
     if (published == null && hasDay) {

@@ -35,6 +35,32 @@ public final class Limits {
   /** Blocks, quotes, lists and spans of Markdown within each other. */
   public static final int MARKDOWN_DEPTH = 100;
 
+  /** Cells that the tables of a text in Markdown may come to, padding included. */
+  public static final int MARKDOWN_CELLS = 50_000;
+
+  /** Signs of emphasis, links and tags in one paragraph, heading or cell of Markdown. */
+  public static final int MARKDOWN_SIGNS = 2_000;
+
+  /** Signs times characters, added up over the blocks of a text in Markdown. */
+  public static final long MARKDOWN_WORK = 100_000_000;
+
+  /** Tags of HTML in a text in Markdown. */
+  public static final int MARKDOWN_TAGS = 2_000;
+
+  /** Characters of a line with a tag of HTML. */
+  public static final int MARKDOWN_TAG_LINE = 10_000;
+
+  /**
+   * Characters of the HTML that a text in Markdown becomes; 400,000 of text make half a million.
+   */
+  public static final int MARKDOWN_HTML = 4_000_000;
+
+  /** Bytes of one part of a Word document, unpacked. */
+  public static final int WORD_PART = 32 << 20;
+
+  /** Elements of XML in a Word document; a long article has some ten thousand. */
+  public static final int WORD_ELEMENTS = 250_000;
+
   private Limits() {}
 
   /** A file beyond a limit, with a sentence that says which. */

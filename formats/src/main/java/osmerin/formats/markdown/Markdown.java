@@ -3,27 +3,35 @@ package osmerin.formats.markdown;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.commonmark.Extension;
 import org.commonmark.ext.front.matter.YamlFrontMatterExtension;
 import org.commonmark.ext.front.matter.YamlFrontMatterVisitor;
 import org.commonmark.ext.gfm.tables.TableCell;
 import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.AbstractVisitor;
+import org.commonmark.node.Block;
+import org.commonmark.node.BlockQuote;
 import org.commonmark.node.Code;
 import org.commonmark.node.CustomNode;
+import org.commonmark.node.FencedCodeBlock;
 import org.commonmark.node.HardLineBreak;
 import org.commonmark.node.Heading;
 import org.commonmark.node.Image;
+import org.commonmark.node.IndentedCodeBlock;
 import org.commonmark.node.Link;
+import org.commonmark.node.ListBlock;
 import org.commonmark.node.Node;
 import org.commonmark.node.Paragraph;
 import org.commonmark.node.SoftLineBreak;
 import org.commonmark.node.Text;
+import org.commonmark.node.ThematicBreak;
 import org.commonmark.parser.IncludeSourceSpans;
 import org.commonmark.parser.Parser;
 import org.commonmark.renderer.html.HtmlRenderer;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Entities;
 import org.jsoup.safety.Safelist;
 import osmerin.core.draft.DraftDocument;
 import osmerin.formats.limits.Limits;
@@ -32,16 +40,22 @@ import osmerin.formats.limits.Limits;
 public final class Markdown {
   private static final List<Extension> EXTENSIONS =
       List.of(TablesExtension.create(), YamlFrontMatterExtension.create());
-  private static final Parser PARSER =
-      Parser.builder()
-          .extensions(EXTENSIONS)
-          .includeSourceSpans(IncludeSourceSpans.BLOCKS)
-          .maxOpenBlockParsers(Limits.MARKDOWN_DEPTH)
-          .build();
+  private static final List<Extension> WITHOUT_TABLES = List.of(YamlFrontMatterExtension.create());
   private static final HtmlRenderer RENDERER =
       HtmlRenderer.builder().extensions(EXTENSIONS).sanitizeUrls(true).build();
+  private static final HtmlRenderer TAGS_AS_TYPED =
+      HtmlRenderer.builder().extensions(EXTENSIONS).sanitizeUrls(true).escapeHtml(true).build();
   private static final Safelist SAFE =
       Safelist.relaxed().addTags("hr", "del", "s").preserveRelativeLinks(true);
+
+  private static final Set<Class<? extends Block>> WITHOUT_TAGS =
+      Set.of(
+          Heading.class,
+          ThematicBreak.class,
+          FencedCodeBlock.class,
+          BlockQuote.class,
+          ListBlock.class,
+          IndentedCodeBlock.class);
 
   /** Relative links are held against some address to be looked at; they stay as they were. */
   private static final String SOMEWHERE = "https://somewhere.invalid/";
@@ -50,13 +64,32 @@ public final class Markdown {
 
   /** The draft as clean HTML: no scripts, styles, forms or foreign frames survive. */
   public static String html(String markdown) {
-    String html = RENDERER.render(parsed(markdown));
-    return Jsoup.clean(html, SOMEWHERE, SAFE, new Document.OutputSettings().prettyPrint(false));
+    return rendered(markdown).html();
+  }
+
+  /** The draft as clean HTML, and what of it was more than is read. */
+  public static Rendered rendered(String markdown) {
+    Excess excess = new Excess();
+    Node node = parsed(markdown, excess);
+    boolean tagsAsTyped = Tags.areTooMany(markdown);
+    if (tagsAsTyped) {
+      excess.add(Excess.TAGS);
+    }
+    BoundedText page = new BoundedText(Limits.MARKDOWN_HTML);
+    try {
+      (tagsAsTyped ? TAGS_AS_TYPED : RENDERER).render(node, page);
+    } catch (BoundedText.FullException e) {
+      excess.add(Excess.PAGE);
+      return new Rendered("<pre>" + Entities.escape(markdown) + "</pre>", excess.sentences());
+    }
+    String html =
+        Jsoup.clean(page.text(), SOMEWHERE, SAFE, new Document.OutputSettings().prettyPrint(false));
+    return new Rendered(html, excess.sentences());
   }
 
   /** The draft as the check reads it. */
   public static DraftDocument draft(String markdown) {
-    Node node = parsed(markdown);
+    Node node = parsed(markdown, new Excess());
     BlockCollector collector = new BlockCollector();
     node.accept(collector);
     return new DraftDocument(
@@ -73,8 +106,21 @@ public final class Markdown {
         : Optional.of(values.get(0).strip()).filter(text -> !text.isEmpty());
   }
 
-  private static Node parsed(String markdown) {
-    return Nesting.flattened(PARSER.parse(markdown), markdown);
+  private static Node parsed(String markdown, Excess excess) {
+    boolean tables = TableCells.most(markdown) <= Limits.MARKDOWN_CELLS;
+    if (!tables) {
+      excess.add(Excess.TABLES);
+    }
+    Parser.Builder parser =
+        Parser.builder()
+            .extensions(tables ? EXTENSIONS : WITHOUT_TABLES)
+            .includeSourceSpans(IncludeSourceSpans.BLOCKS)
+            .maxOpenBlockParsers(Limits.MARKDOWN_DEPTH)
+            .inlineParserFactory(context -> new BoundedInlines(context, excess));
+    if (Tags.areTooMany(markdown)) {
+      parser.enabledBlockTypes(WITHOUT_TAGS);
+    }
+    return Nesting.flattened(parser.build().parse(markdown), markdown);
   }
 
   /** Gathers headings and blocks of text. */

@@ -36,6 +36,11 @@ final class TableLook {
   /** So many times the wider rows cannot be titles above them: it is a file of one column. */
   private static final int MORE_THAN_TITLES = 2;
 
+  /** Characters of a field that tell its kind. */
+  private static final int TELLING = 300;
+
+  private static final int LONGEST_NUMBER = 60;
+
   private final List<List<String>> rows;
 
   TableLook(List<List<String>> rows) {
@@ -109,8 +114,9 @@ final class TableLook {
     return columns == 0 ? 0 : sum / columns;
   }
 
-  private static Kind kind(String field) {
-    if (NUMBER.matcher(field).matches()) {
+  private static Kind kind(String whole) {
+    String field = whole.substring(0, Math.min(whole.length(), TELLING));
+    if (whole.length() <= LONGEST_NUMBER && NUMBER.matcher(field).matches()) {
       return Kind.NUMBER;
     }
     if (ADDRESS.matcher(field).matches()) {

@@ -11,14 +11,12 @@ import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.apache.poi.xwpf.usermodel.XWPFParagraph;
 import org.apache.poi.xwpf.usermodel.XWPFTable;
 import org.apache.poi.xwpf.usermodel.XWPFTableRow;
+import osmerin.formats.limits.Limits;
 
 /** Reads the text of a Word document as Markdown: headings, paragraphs, lists, rows of tables. */
 public final class WordText {
   /** Longer texts are no drafts. */
   private static final long MOST_CHARACTERS = 5_000_000;
-
-  /** Of one part of the file, unpacked. */
-  private static final long MOST_BYTES = 32L << 20;
 
   private WordText() {}
 
@@ -26,10 +24,12 @@ public final class WordText {
    * The text.
    *
    * @throws IOException when it is no Word document, or one that unpacks to more than it should
+   * @throws osmerin.formats.text.UnreadableFileException when it has more than any draft has
    */
   public static String read(byte[] file) throws IOException {
+    WordGuard.check(file);
     ZipSecureFile.setMaxTextSize(MOST_CHARACTERS);
-    ZipSecureFile.setMaxEntrySize(MOST_BYTES);
+    ZipSecureFile.setMaxEntrySize(Limits.WORD_PART);
     try (XWPFDocument document = new XWPFDocument(new ByteArrayInputStream(file))) {
       List<String> blocks = new ArrayList<>();
       for (IBodyElement element : document.getBodyElements()) {

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -20,6 +21,8 @@ import org.apache.poi.xwpf.usermodel.XWPFDocument;
 import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import osmerin.core.support.Effort;
+import osmerin.formats.text.UnreadableFileException;
 
 class WordDocumentTest {
   private static byte[] bees() {
@@ -86,25 +89,48 @@ class WordDocumentTest {
 
   @Test
   void whatUnpacksToFarTooMuchIsRefusedAtOnce() throws IOException {
+    byte[] spaces = new byte[200 << 20];
+    Arrays.fill(spaces, (byte) ' ');
+    byte[] file = withText(spaces);
+    assertThat(file.length).isLessThan(1 << 20);
+    assertThatThrownBy(() -> WordText.read(file)).isInstanceOf(UnreadableFileException.class);
+  }
+
+  @Test
+  void aMillionParagraphsAndTablesWithinTablesAreRefusedBeforeTheyBecomeATree() throws IOException {
+    String begin = "<w:document xmlns:w=\"w\"><w:body>";
+    String end = "</w:body></w:document>";
+    byte[] many = withText((begin + "<w:p/>".repeat(1_200_000) + end).getBytes());
+    String open = "<w:tbl><w:tr><w:tc>".repeat(2_000);
+    String close = "</w:tc></w:tr></w:tbl>".repeat(2_000);
+    byte[] deep = withText((begin + open + close + end).getBytes());
+    for (byte[] file : List.of(many, deep)) {
+      Effort.within(
+          Duration.ofSeconds(2),
+          "a hostile document",
+          () ->
+              assertThatThrownBy(() -> WordText.read(file))
+                  .isInstanceOf(UnreadableFileException.class)
+                  .hasMessageContaining("Save it as text"));
+    }
+  }
+
+  /** The document with another part in the place of its text. */
+  private static byte[] withText(byte[] xml) throws IOException {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     try (ZipInputStream from = new ZipInputStream(new ByteArrayInputStream(bees()));
         ZipOutputStream to = new ZipOutputStream(bytes)) {
       for (ZipEntry entry = from.getNextEntry(); entry != null; entry = from.getNextEntry()) {
         to.putNextEntry(new ZipEntry(entry.getName()));
         if (entry.getName().equals("word/document.xml")) {
-          byte[] spaces = new byte[1 << 20];
-          Arrays.fill(spaces, (byte) ' ');
-          for (int i = 0; i < 200; i++) {
-            to.write(spaces);
-          }
+          to.write(xml);
         } else {
           from.transferTo(to);
         }
         to.closeEntry();
       }
     }
-    assertThat(bytes.size()).isLessThan(1 << 20);
-    assertThatThrownBy(() -> WordText.read(bytes.toByteArray())).isInstanceOf(IOException.class);
+    return bytes.toByteArray();
   }
 
   /** Where an office program is at hand, it opens the file and finds the text. */

@@ -1,5 +1,7 @@
 package osmerin.app.platform.web;
 
+import osmerin.core.text.Shortened;
+
 /** Addresses of pages that people type. */
 public final class WebAddress {
   private static final int LONGEST = 2_000;
@@ -13,10 +15,10 @@ public final class WebAddress {
    */
   public static String checked(String typed) {
     String address = typed.strip();
-    if (!address.matches("https?://[^\\s/]+\\.?[^\\s]*") || address.length() > LONGEST) {
+    if (address.length() > LONGEST || !address.matches("https?://[^\\s/]\\S*+")) {
       throw new RefusedException(
           "“%s” is not the address of a page. It begins with https:// or http://."
-              .formatted(address));
+              .formatted(Shortened.of(address)));
     }
     return address;
   }
