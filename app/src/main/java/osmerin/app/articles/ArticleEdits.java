@@ -102,10 +102,11 @@ public class ArticleEdits {
 
   /**
    * Ticks a step off, or takes the tick away. Its due date stays as it is at that moment. A writer
-   * ticks their own steps only.
+   * ticks their own steps only. Whoever ticks what somebody else has just ticked changes nothing.
    */
   @Transactional
   public void tick(SiteContext context, int number, String key, boolean done) {
+    steps.lock(looking.get(context, number).id());
     PlannedRound planned = looking.planned(context, number);
     Round round = planned.round();
     StepRow row =
@@ -140,6 +141,7 @@ public class ArticleEdits {
   }
 
   private List<Change> complete(SiteContext context, Round round, Predicate<StepRow> which) {
+    steps.lock(round.id());
     PlannedRound planned = looking.planned(context, List.of(round)).get(0);
     return planned.steps().stream()
         .filter(s -> which.test(s) && s.doneOn() == null)
@@ -203,8 +205,8 @@ public class ArticleEdits {
     if (round.isLive()) {
       throw new RefusedException(round.reference() + " is live; its type stays.");
     }
+    List<StepState> before = steps.locked(round.id());
     RoundRecipe recipe = steps.recipe(round.id());
-    List<StepState> before = steps.states(round.id());
     List<StepState> after = retyped(context, round, type, before);
     articles.setType(round.id(), type.id());
     steps.put(round.id(), after);

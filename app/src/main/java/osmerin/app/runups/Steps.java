@@ -68,9 +68,14 @@ public class Steps {
     steps.setRecipe(recipe);
   }
 
+  /** Nobody else changes the steps of the round until the transaction ends. */
+  public void lock(long roundId) {
+    steps.lock(roundId);
+  }
+
   /** The same as {@link #states}; nobody else changes them until the transaction ends. */
   public List<StepState> locked(long roundId) {
-    steps.lock(roundId);
+    lock(roundId);
     return states(roundId);
   }
 

@@ -20,6 +20,7 @@ import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import osmerin.app.platform.security.SignedIn;
 import osmerin.app.platform.web.NotFoundException;
+import osmerin.core.article.ReferenceNumber;
 
 /**
  * The one place that proves that a person may see a site and do what a route does. Before any route
@@ -77,7 +78,21 @@ class SiteAccess implements HandlerInterceptor, HandlerMethodArgumentResolver, W
         (Map<String, String>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
     String slug = variables.getOrDefault("site", "");
     SignedIn person = (SignedIn) ((Authentication) request.getUserPrincipal()).getPrincipal();
-    return sites.findFor(slug, person).orElseThrow(() -> new NotFoundException("site", slug));
+    SiteContext context =
+        sites.findFor(slug, person).orElseThrow(() -> new NotFoundException("site", slug));
+    requireOwn(context, variables.getOrDefault("number", ""));
+    return context;
+  }
+
+  /** A reference number with another prefix names an article of another site, or none. */
+  private static void requireOwn(SiteContext context, String number) {
+    boolean other =
+        ReferenceNumber.read(number)
+            .filter(typed -> !typed.prefix().equals(context.site().prefix()))
+            .isPresent();
+    if (other) {
+      throw new NotFoundException("article", number);
+    }
   }
 
   @Override

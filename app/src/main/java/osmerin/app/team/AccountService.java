@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -20,10 +21,19 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.site.Right;
 import osmerin.app.site.Role;
 import osmerin.app.site.SiteContext;
+import osmerin.core.text.Shortened;
 
 /** What belongs to a person, not to a site: name, mail, password, settings. */
 @Service
 public class AccountService {
+  /**
+   * An address without comments, quotes and groups (RFC 5322): what a mail program would read out
+   * of those is not what was typed.
+   */
+  private static final Pattern MAIL =
+      Pattern.compile(
+          "[\\p{L}\\p{N}!#$%&'*+/=?^_`{|}~.-]++@[\\p{L}\\p{N}](?:[\\p{L}\\p{N}.-]*[\\p{L}\\p{N}])?");
+
   static final Duration LINK_VALID = Duration.ofHours(2);
 
   private final TeamMapper team;
@@ -204,8 +214,8 @@ public class AccountService {
    */
   public static String mail(@Nullable String typed) {
     String mail = typed == null ? "" : typed.strip();
-    if (!mail.matches("[^\\s@,;<>]+@[^\\s@,;<>]+") || mail.length() > 200) {
-      throw new RefusedException("“" + mail + "” is not a mail address.");
+    if (mail.length() > 200 || !MAIL.matcher(mail).matches()) {
+      throw new RefusedException("“" + Shortened.of(mail) + "” is not a mail address.");
     }
     return mail;
   }

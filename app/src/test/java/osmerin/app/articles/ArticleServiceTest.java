@@ -6,11 +6,19 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import osmerin.app.history.History;
+import osmerin.app.history.History.Asked;
+import osmerin.app.history.Thing;
 import osmerin.app.people.Naming;
 import osmerin.app.platform.web.AskException;
 import osmerin.app.platform.web.ConflictException;
@@ -30,6 +38,7 @@ import osmerin.core.runup.StepRole;
 class ArticleServiceTest extends ApplicationTest {
   @Autowired private ArticleService articles;
   @Autowired private WorkdayService workdays;
+  @Autowired private History history;
   private SiteContext site;
 
   @BeforeEach
@@ -255,5 +264,29 @@ class ArticleServiceTest extends ApplicationTest {
         .filter(s -> s.step().key().equals(key))
         .findFirst()
         .orElseThrow();
+  }
+
+  /** Six people tick one step in the same moment: it is ticked once, and history says so once. */
+  @Test
+  void aStepThatManyTickAtOnceIsTickedOnce() throws Exception {
+    int number = commission("Eels", null).article().number();
+    String key = articles.planned(site, number).steps().get(0).key();
+    ExecutorService six = Executors.newFixedThreadPool(6);
+    try {
+      Callable<Void> tick =
+          () -> {
+            edits.tick(site, number, key, true);
+            return null;
+          };
+      for (Future<Void> done : six.invokeAll(Collections.nCopies(6, tick))) {
+        done.get();
+      }
+    } finally {
+      six.shutdown();
+    }
+    assertThat(articles.planned(site, number).steps().get(0).doneOn()).isEqualTo(site.today());
+    assertThat(history.entries(site, Asked.of(Thing.ARTICLE, number), 0, 50))
+        .filteredOn(entry -> entry.sentence().contains("is done"))
+        .hasSize(1);
   }
 }

@@ -273,6 +273,27 @@ class HostileRequestsTest extends ApplicationTest {
     assertThat(pitches.countOpen(site)).isEqualTo(before);
   }
 
+  @Test
+  void anArticleOfAnotherPrefixIsNotHere() throws IOException {
+    HttpPerson owner = people.get(Role.OWNER);
+    String own = site.base() + "/articles/" + site.site().prefix() + "-0001";
+    assertThat(send("GET", own, "", owner).status()).isEqualTo(200);
+    String other = site.base() + "/articles/ZZZZZZ-0001";
+    assertThat(send("GET", other, "", owner).status()).isEqualTo(404);
+    assertThat(send("POST", other + "/stage", "to=1", owner).status()).isEqualTo(404);
+  }
+
+  /** Too long for a header, or of letters that no header has: the change is made all the same. */
+  @Test
+  void aBackThatIsNoAddressLeadsToWhereTheChangeLeads() throws IOException {
+    for (String back : List.of("/" + "a".repeat(9_000), "/%C3%A9els", "/%E2%82%AC")) {
+      Answer answer =
+          send("POST", site.base() + "/pitches", "title=Eels&back=" + back, people.get(Role.OWNER));
+      assertThat(answer.status()).as(back.substring(0, 5)).isLessThan(400);
+      assertThat(answer.body()).contains("Location: /" + site.site().slug());
+    }
+  }
+
   private @Nullable HttpPerson by() {
     int which = random.nextInt(6);
     return which == 5 ? null : people.get(Role.values()[Math.min(which, 3)]);

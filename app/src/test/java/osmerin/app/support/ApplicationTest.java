@@ -35,7 +35,13 @@ import osmerin.standins.SearchStandIn;
  * A test against the whole application on a real PostgreSQL, with the stand-ins over HTTP. All such
  * tests share one application; each makes a site of its own.
  */
-@SpringBootTest(webEnvironment = WebEnvironment.RANDOM_PORT, properties = "osmerin.components=true")
+@SpringBootTest(
+    webEnvironment = WebEnvironment.RANDOM_PORT,
+    properties = {
+      "osmerin.components=true",
+      // In a cluster Spring would believe what anybody forwards.
+      "spring.main.cloud-platform=kubernetes"
+    })
 public abstract class ApplicationTest {
   protected static final String PASSWORD = "a-long-password";
   protected static final TestBlogHost BLOG = new TestBlogHost();

@@ -18,6 +18,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -423,5 +424,26 @@ class AccountsTest extends ApplicationTest {
 
   private static String token(String link) {
     return link.substring(link.lastIndexOf('/') + 1);
+  }
+
+  /** A mail program would read another address out of these. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "zq(b)@x.example",
+        "\"a b\"@x.example",
+        "a@x.example(b)",
+        "<a@x.example>",
+        "a:b@x.example",
+        "a@[127.0.0.1]",
+        "a\\b@x.example",
+        "a@",
+        "@x.example",
+        "a@.example"
+      })
+  void anAddressThatMayBeReadInTwoWaysIsNone(String typed) {
+    assertThatThrownBy(() -> AccountService.mail(typed)).isInstanceOf(RefusedException.class);
+    assertThat(AccountService.mail(" o'hara+blog@post.example "))
+        .isEqualTo("o'hara+blog@post.example");
   }
 }

@@ -52,7 +52,7 @@ public class DatabaseAway extends OncePerRequestFilter {
       if (!isAway(e) || response.isCommitted()) {
         throw e;
       }
-      LOG.warn("{} {}: the database is away", request.getMethod(), request.getRequestURI());
+      LOG.warn("{} {}: the database is away", request.getMethod(), LoggedPath.of(request));
       say(response);
     }
   }

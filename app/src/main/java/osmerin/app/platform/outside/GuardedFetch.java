@@ -28,6 +28,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import osmerin.app.platform.web.RefusedException;
+import osmerin.core.text.Shortened;
 
 /**
  * Fetches files from an address that somebody typed. Only public hosts are asked, and the blog host
@@ -40,6 +41,7 @@ public class GuardedFetch {
   public static final int MOST_BYTES = 50_000_000;
   static final Duration MOST_TIME = Duration.ofSeconds(30);
 
+  private static final int HIGHEST_PORT = 65_535;
   private static final int MOST_REDIRECTS = 3;
   private static final Set<Integer> REDIRECTS = Set.of(301, 302, 303, 307, 308);
 
@@ -256,14 +258,15 @@ public class GuardedFetch {
       URI address = URI.create(typed.contains("://") ? typed : "https://" + typed);
       String scheme = String.valueOf(address.getScheme()).toLowerCase(Locale.ROOT);
       boolean web = List.of("http", "https").contains(scheme);
-      if (web && address.getHost() != null && address.getUserInfo() == null) {
+      boolean reachable = address.getPort() <= HIGHEST_PORT && address.getUserInfo() == null;
+      if (web && reachable && address.getHost() != null) {
         return address;
       }
     } catch (IllegalArgumentException e) {
       // Said below, like any other address that is none.
     }
     throw new RefusedException(
-        "“" + typed + "” is not a web address. It begins with https:// or http://.");
+        "“" + Shortened.of(typed) + "” is not a web address. It begins with https:// or http://.");
   }
 
   private static String authority(URI address) {

@@ -1,14 +1,16 @@
 package osmerin.app.platform.outside;
 
 import java.net.InetAddress;
+import java.net.NetworkInterface;
+import java.net.SocketException;
 import java.net.UnknownHostException;
 import java.util.Arrays;
 
 /**
- * Tells addresses that lead into the machine's own network: loopback, link-local, private, shared
- * and unique local ones (RFC 6890), and forms of IPv6 that hold such an IPv4 address: mapped and
- * compatible (RFC 4291), NAT64 (RFC 6052, RFC 8215), 6to4 (RFC 3056), Teredo (RFC 4380) and ISATAP
- * (RFC 5214).
+ * Tells addresses that lead into the machine's own network or to nobody: its own, loopback,
+ * link-local, private, shared, unique local and documentation ones (RFC 6890), and forms of IPv6
+ * that hold such an IPv4 address: mapped and compatible (RFC 4291), NAT64 (RFC 6052, RFC 8215),
+ * 6to4 (RFC 3056), Teredo (RFC 4380) and ISATAP (RFC 5214).
  */
 final class InsideAddress {
   private InsideAddress() {}
@@ -20,23 +22,39 @@ final class InsideAddress {
             || host.isAnyLocalAddress()
             || host.isLinkLocalAddress()
             || host.isSiteLocalAddress()
-            || host.isMulticastAddress();
+            || host.isMulticastAddress()
+            || isOwn(host);
     return special || (b.length == 4 ? isInsideV4(b) : isInsideV6(b));
   }
 
-  /** 0/8, 100.64/10, 192.0.0/24, 198.18/15 and 240/4, besides what Java knows. */
+  /** An address of this machine itself, whatever network it is of. */
+  private static boolean isOwn(InetAddress host) {
+    try {
+      return NetworkInterface.getByInetAddress(host) != null;
+    } catch (SocketException e) {
+      return true;
+    }
+  }
+
+  /**
+   * 0/8, 100.64/10, 192.0.0/24, 192.0.2/24, 192.88.99/24, 198.18/15, 198.51.100/24, 203.0.113/24
+   * and 240/4, besides what Java knows.
+   */
   private static boolean isInsideV4(byte[] b) {
     int first = b[0] & 0xff;
     int second = b[1] & 0xff;
     return first == 0
         || first == 100 && (second & 0xc0) == 64
-        || first == 192 && second == 0 && b[2] == 0
+        || first == 192 && second == 0 && (b[2] == 0 || b[2] == 2)
+        || first == 192 && second == 88 && b[2] == 99
         || first == 198 && (second & 0xfe) == 18
+        || first == 198 && second == 51 && b[2] == 100
+        || first == 203 && second == 0 && b[2] == 113
         || first >= 240;
   }
 
   private static boolean isInsideV6(byte[] b) {
-    if ((b[0] & 0xfe) == 0xfc) {
+    if ((b[0] & 0xfe) == 0xfc || starts(b, 0x20, 0x01, 0x0d, 0xb8)) {
       return true;
     }
     if (starts(b, 0x20, 0x02)) {

@@ -17,6 +17,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class BackTo implements HandlerInterceptor, WebMvcConfigurer {
   private static final String REDIRECT = "redirect:";
 
+  /** Characters of an address. */
+  private static final int LONGEST = 2_000;
+
   @Override
   public void addInterceptors(InterceptorRegistry registry) {
     registry.addInterceptor(this);
@@ -36,8 +39,13 @@ class BackTo implements HandlerInterceptor, WebMvcConfigurer {
     }
   }
 
-  /** A path of this application; never another host, and nothing that a redirect would expand. */
+  /**
+   * A path of this application: letters of addresses alone, as many as a header takes; never
+   * another host, and nothing that a redirect would expand.
+   */
   static boolean isOurs(@Nullable String path) {
-    return path != null && path.matches("/[^/\\\\{}\\s][^\\\\{}\\s]*");
+    return path != null
+        && path.length() <= LONGEST
+        && path.matches("/(?![/\\\\])[!-~&&[^\\\\{}]]+");
   }
 }

@@ -25,6 +25,7 @@ import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.util.DisconnectedClientHelper;
 import osmerin.app.platform.data.DatabaseAway;
+import osmerin.app.platform.data.LoggedPath;
 
 /** Pages for what goes wrong. The unexpected gets a number that stands in the log too. */
 @ControllerAdvice
@@ -144,11 +145,11 @@ class Errors {
           response, model, HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.TITLE, DatabaseAway.TEXT);
     }
     if (DisconnectedClientHelper.isClientDisconnectedException(e)) {
-      LOG.info("{} {}: the client went away", request.getMethod(), request.getRequestURI());
+      LOG.info("{} {}: the client went away", request.getMethod(), LoggedPath.of(request));
       return null;
     }
     if (e instanceof DuplicateKeyException || e instanceof ConcurrencyFailureException) {
-      LOG.info("{} {}: somebody was faster", request.getMethod(), request.getRequestURI());
+      LOG.info("{} {}: somebody was faster", request.getMethod(), LoggedPath.of(request));
       return page(
           response,
           model,
@@ -161,7 +162,7 @@ class Errors {
     random.nextBytes(bytes);
     String reference = HexFormat.of().formatHex(bytes);
     LOG.error(
-        "{} {} failed, reference {}", request.getMethod(), request.getRequestURI(), reference, e);
+        "{} {} failed, reference {}", request.getMethod(), LoggedPath.of(request), reference, e);
     model.addAttribute("reference", reference);
     return page(
         response,

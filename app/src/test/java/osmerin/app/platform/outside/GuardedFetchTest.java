@@ -121,6 +121,15 @@ class GuardedFetchTest {
     assertThat(askedInside).hasValue(0);
   }
 
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"http://127.0.0.1:99999/", "http://e.example:65536/", "http://u:p@e.example/"})
+  void anAddressThatCannotBeAskedIsRefusedAsNone(String address) {
+    assertThatThrownBy(() -> fetch.get(address))
+        .isInstanceOf(RefusedException.class)
+        .hasMessageContaining("is not a web address");
+  }
+
   @Test
   void aHostThatSendsAByteASecondIsGivenUpInTime() {
     drip("/drip");

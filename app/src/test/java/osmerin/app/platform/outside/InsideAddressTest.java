@@ -17,9 +17,14 @@ class InsideAddressTest {
     "fc00::1, true",
     "fe80::1, true",
     "::1, true",
-    "203.0.113.5, false",
+    "192.0.2.7, true",
+    "198.51.100.7, true",
+    "203.0.113.5, true",
+    "192.88.99.1, true",
+    "2001:db8::1, true",
+    "203.0.114.5, false",
     "100.128.0.1, false",
-    "2001:db8::1, false",
+    "2001:db9::1, false",
   })
   void whichAddressesAreWithin(String address, boolean inside) throws Exception {
     assertThat(InsideAddress.isInside(InetAddress.getByName(address))).isEqualTo(inside);
