@@ -11,6 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import osmerin.app.articles.ArticleEdits;
+import osmerin.app.articles.StageMoves;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
 import osmerin.app.notices.NoticeKind;
@@ -19,6 +20,7 @@ import osmerin.app.platform.web.RefusedException;
 import osmerin.app.rounds.Round;
 import osmerin.app.site.Right;
 import osmerin.app.site.SiteContext;
+import osmerin.core.article.StageAct;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.runup.Completion;
 import osmerin.core.runup.StepRole;
@@ -40,11 +42,18 @@ public class OutsideDrafts {
 
   private final DraftService drafts;
   private final ArticleEdits edits;
+  private final StageMoves stageMoves;
   private final History history;
   private final Notices notices;
 
-  OutsideDrafts(DraftService drafts, ArticleEdits edits, History history, Notices notices) {
+  OutsideDrafts(
+      DraftService drafts,
+      ArticleEdits edits,
+      StageMoves stageMoves,
+      History history,
+      Notices notices) {
     this.drafts = drafts;
+    this.stageMoves = stageMoves;
     this.edits = edits;
     this.history = history;
     this.notices = notices;
@@ -65,7 +74,8 @@ public class OutsideDrafts {
 
   /**
    * Takes a draft in: it becomes the latest version, in the name of who sent it; the step of the
-   * draft is ticked, and the article's editors are told. One act.
+   * draft is ticked, the article moves on to where handed in drafts come, and its editors are told.
+   * One act.
    *
    * @param by their name
    * @param tell who is told besides
@@ -78,6 +88,7 @@ public class OutsideDrafts {
     List<Change> changes = new ArrayList<>();
     changes.add(drafts.handIn(context, round, text, by));
     changes.addAll(edits.complete(context, round, Completion.DRAFT_HANDED_IN));
+    changes.addAll(stageMoves.reach(context, round, StageAct.HAND_IN));
     String sentence = "%s handed in a draft of %s.".formatted(by, round.reference());
     history.note(context, Right.WORK, sentence, changes);
     List<Long> whom = new ArrayList<>(round.article().people(StepRole.EDITOR));

@@ -261,6 +261,10 @@ public class InventoryIntake {
     if (waiting.fresh().isEmpty()) {
       throw new RefusedException("Articles are there for all of these pages already.");
     }
+    // Whoever else brings the same pages in waits here, and finds the reading gone.
+    if (inventory.deleteReading(id) == 0) {
+      throw new RefusedException("Somebody else has just imported these pages.");
+    }
     List<Incoming> incoming =
         waiting.fresh().stream()
             .map(p -> new Incoming(title(p), p.address(), day(p, useChanged, otherwise, context)))
@@ -270,7 +274,6 @@ public class InventoryIntake {
         "inventory_article (article_id, changed_on)",
         IntStream.range(0, ids.size()).boxed().toList(),
         i -> fields(ids.get(i), waiting.fresh().get(i).changed()));
-    inventory.deleteReading(id);
     matching.match(context);
     return ids.size();
   }

@@ -88,7 +88,7 @@ interface InventoryMapper {
 
   long countProblems(@Param("id") UUID id);
 
-  void deleteReading(@Param("id") UUID id);
+  int deleteReading(@Param("id") UUID id);
 
   void deleteOldReadings(@Param("siteId") long siteId, @Param("before") Instant before);
 

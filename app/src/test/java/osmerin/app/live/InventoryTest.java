@@ -10,6 +10,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -93,6 +97,29 @@ class InventoryTest extends ApplicationTest {
     assertThat(done(YearMonth.of(2025, 5))).isEqualTo(1);
     assertThat(done(YearMonth.of(2024, 1))).isEqualTo(1);
     assertThatThrownBy(() -> intake.waiting(site, id)).isInstanceOf(NotFoundException.class);
+  }
+
+  @Test
+  void oneReadingThatTwoBringInAtOnceIsThereOnce() throws Exception {
+    UUID id = keep();
+    ExecutorService two = Executors.newFixedThreadPool(2);
+    Callable<Integer> bring =
+        () -> {
+          try {
+            return intake.bringIn(site, id, true, LocalDate.of(2024, 1, 1));
+          } catch (RefusedException | NotFoundException e) {
+            return 0;
+          }
+        };
+    try {
+      int all = 0;
+      for (Future<Integer> brought : two.invokeAll(List.of(bring, bring))) {
+        all += brought.get();
+      }
+      assertThat(all).isEqualTo(3);
+    } finally {
+      two.shutdown();
+    }
   }
 
   private int done(YearMonth month) {

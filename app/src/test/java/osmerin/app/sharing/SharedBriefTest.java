@@ -25,6 +25,7 @@ import osmerin.app.site.SiteContext;
 import osmerin.app.support.ApplicationTest;
 import osmerin.app.support.HttpPerson;
 import osmerin.core.article.Kind;
+import osmerin.core.article.StageAct;
 import osmerin.core.brief.BriefPart;
 import osmerin.core.runup.StepRole;
 
@@ -103,9 +104,13 @@ class SharedBriefTest extends ApplicationTest {
     assertThat(handed.body()).contains("was handed in");
     assertThat(drafts.latest(round).orElseThrow().savedBy()).isEqualTo("Ines Molnar");
     assertThat(done()).contains("Write the draft");
+    int number = round.article().number();
+    assertThat(articles.get(site, number).stage().label())
+        .isEqualTo(stageList.of(site.siteId()).at(StageAct.HAND_IN).label());
     assertThat(notices.of(site.personId(), 0, 5)).isNotEmpty();
     undo.undoLatest(site);
     assertThat(done()).doesNotContain("Write the draft");
+    assertThat(articles.get(site, number).stage().label()).isEqualTo(round.stage().label());
     assertThat(editor.personId()).isNotZero();
   }
 

@@ -4,7 +4,10 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 
-/** A day that hangs on another one. On a day off of the site it is the working day before. */
+/**
+ * A day that hangs on another one. On a day off of the site it is the working day before, unless
+ * that is no longer after the other day: then the next one.
+ */
 public sealed interface DayAfter {
   /** The furthest, in working days. */
   int MOST_DAYS = 250;
@@ -48,7 +51,9 @@ public sealed interface DayAfter {
 
     @Override
     public LocalDate of(LocalDate other, WorkCalendar site) {
-      return site.onOrBefore(other.with(TemporalAdjusters.next(weekday)).plusWeeks(nth - 1L));
+      LocalDate day = other.with(TemporalAdjusters.next(weekday)).plusWeeks(nth - 1L);
+      LocalDate working = site.onOrBefore(day);
+      return working.isAfter(other) ? working : site.onOrAfter(day);
     }
   }
 }

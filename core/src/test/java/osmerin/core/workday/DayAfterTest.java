@@ -36,6 +36,15 @@ class DayAfterTest {
     assertThat(next.of(TUESDAY, holiday)).isEqualTo(TUESDAY.plusDays(6));
   }
 
+  @Test
+  void a_weekday_after_on_a_day_off_never_steps_back_to_the_day_or_before_it() {
+    DayAfter next = new DayAfter.Weekday(1, DayOfWeek.WEDNESDAY);
+    WorkCalendar holiday = SITE.without(Set.of(TUESDAY.plusDays(1)));
+    assertThat(next.of(TUESDAY, holiday)).isEqualTo(TUESDAY.plusDays(2));
+    WorkCalendar both = SITE.without(Set.of(TUESDAY, TUESDAY.plusDays(1)));
+    assertThat(next.of(TUESDAY, both)).isEqualTo(TUESDAY.plusDays(2));
+  }
+
   /** Counted one day after the other. */
   @Test
   void it_is_what_counting_gives() {
@@ -78,7 +87,11 @@ class DayAfterTest {
       day = day.plusDays(1);
       left -= day.getDayOfWeek() == weekday ? 1 : 0;
     }
-    return back(day, site);
+    LocalDate before = back(day, site);
+    while (!before.isAfter(other) || !site.isWorking(before)) {
+      before = before.plusDays(1);
+    }
+    return before;
   }
 
   private static LocalDate back(LocalDate from, WorkCalendar site) {
