@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import osmerin.app.bulk.BulkEdits;
 import osmerin.app.groups.GroupService;
-import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.platform.web.Paging;
 import osmerin.app.platform.web.RefusedException;
 import osmerin.app.platform.web.Reply;
@@ -139,7 +138,7 @@ class InventoryController {
   @GetMapping("/inventory/{id}")
   @Needs(Right.COMMISSION)
   String preview(SiteContext site, @PathVariable UUID id, Model model) {
-    Optional<Waiting> waiting = intake.find(site, id);
+    Optional<WaitingPages> waiting = intake.find(site, id);
     if (waiting.isEmpty()) {
       return list(site);
     }

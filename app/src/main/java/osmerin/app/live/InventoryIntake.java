@@ -21,7 +21,6 @@ import osmerin.app.articles.LiveArticles;
 import osmerin.app.articles.LiveArticles.Incoming;
 import osmerin.app.imports.ImportReports;
 import osmerin.app.live.InventoryMapper.IncomingRow;
-import osmerin.app.live.InventoryMapper.ProblemRow;
 import osmerin.app.live.InventoryMapper.ReadingRow;
 import osmerin.app.platform.data.CopyIn;
 import osmerin.app.platform.outside.GuardedFetch;
@@ -75,29 +74,6 @@ public class InventoryIntake {
     this.copy = copy;
     this.transaction = transaction;
     this.clock = clock;
-  }
-
-  /**
-   * Pages that wait to be brought in.
-   *
-   * @param fresh those that no article is for yet
-   * @param known how many pages articles are for already
-   * @param problems the first of what could not be imported
-   */
-  public record Waiting(
-      ReadingRow reading,
-      List<IncomingRow> fresh,
-      int known,
-      List<ProblemRow> problems,
-      long allProblems) {
-    /** How many of the new ones no publish date is known of. */
-    public long undated() {
-      return fresh.stream().filter(p -> p.published() == null).count();
-    }
-
-    public long changedKnown() {
-      return fresh.stream().filter(p -> p.published() == null && p.changed() != null).count();
-    }
   }
 
   /**
@@ -217,16 +193,16 @@ public class InventoryIntake {
   }
 
   /** Pages that wait; none once they were brought in. */
-  public Optional<Waiting> find(SiteContext context, UUID id) {
+  public Optional<WaitingPages> find(SiteContext context, UUID id) {
     return inventory.findReading(context.siteId(), id).map(reading -> waiting(context, reading));
   }
 
-  Waiting waiting(SiteContext context, UUID id) {
+  WaitingPages waiting(SiteContext context, UUID id) {
     return find(context, id).orElseThrow(() -> new NotFoundException("inventory", id));
   }
 
   /** Apart those that articles are for already. */
-  private Waiting waiting(SiteContext context, ReadingRow reading) {
+  private WaitingPages waiting(SiteContext context, ReadingRow reading) {
     Set<String> known =
         inventory.live(context.siteId()).stream()
             .flatMap(a -> PageAddress.of(a.address()).stream())
@@ -236,7 +212,7 @@ public class InventoryIntake {
     List<IncomingRow> all = inventory.incoming(reading.id());
     // An address that two sitemaps name is one page.
     List<IncomingRow> fresh = all.stream().filter(p -> known.add(p.normal())).toList();
-    return new Waiting(
+    return new WaitingPages(
         reading,
         fresh,
         Math.min(before, all.size() - fresh.size()),
@@ -257,7 +233,7 @@ public class InventoryIntake {
     if (otherwise.isAfter(context.today())) {
       throw new RefusedException("A page cannot be live since a day that is yet to come.");
     }
-    Waiting waiting = waiting(context, id);
+    WaitingPages waiting = waiting(context, id);
     if (waiting.fresh().isEmpty()) {
       throw new RefusedException("Articles are there for all of these pages already.");
     }

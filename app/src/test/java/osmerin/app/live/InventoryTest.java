@@ -26,7 +26,6 @@ import osmerin.app.history.History;
 import osmerin.app.history.History.Asked;
 import osmerin.app.history.UndoService;
 import osmerin.app.imports.ImportService;
-import osmerin.app.live.InventoryIntake.Waiting;
 import osmerin.app.live.InventoryMapper.MatchRow;
 import osmerin.app.live.Overlap.Overlaps;
 import osmerin.app.plan.MonthService;
@@ -86,7 +85,7 @@ class InventoryTest extends ApplicationTest {
   @Test
   void nothingIsStoredBeforeItIsLookedAtAndEarlierMonthsGetTheirCounts() {
     UUID id = keep();
-    Waiting waiting = intake.waiting(site, id);
+    WaitingPages waiting = intake.waiting(site, id);
     assertThat(waiting.fresh()).hasSize(3);
     assertThat(waiting.undated()).isEqualTo(2);
     assertThat(waiting.changedKnown()).isEqualTo(1);
@@ -157,7 +156,7 @@ class InventoryTest extends ApplicationTest {
   @Test
   void theSamePagesAgainAreKnown() {
     bringIn();
-    Waiting again = intake.waiting(site, keep());
+    WaitingPages again = intake.waiting(site, keep());
     assertThat(again.fresh()).isEmpty();
     assertThat(again.known()).isEqualTo(3);
     assertThatThrownBy(() -> intake.bringIn(site, keep(), true, LocalDate.of(2024, 1, 1)))
@@ -258,7 +257,7 @@ class InventoryTest extends ApplicationTest {
   void whatTheConnectedBlogHostPublishesIsFetched() {
     BLOG.publish("Traps for eels");
     String sitemap = BLOG.micropub().replace("/micropub", "/sitemap.xml");
-    Waiting waiting = intake.waiting(site, intake.keepFrom(site, sitemap, Progress.UNWATCHED));
+    WaitingPages waiting = intake.waiting(site, intake.keepFrom(site, sitemap, Progress.UNWATCHED));
     assertThat(waiting.fresh()).isNotEmpty().allMatch(page -> page.changed() != null);
     assertThatThrownBy(() -> intake.keepFrom(site, sitemap + "/not-there", Progress.UNWATCHED))
         .isInstanceOf(RefusedException.class)

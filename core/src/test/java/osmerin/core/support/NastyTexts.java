@@ -1,7 +1,9 @@
 package osmerin.core.support;
 
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 
 /**
@@ -48,5 +50,25 @@ public final class NastyTexts {
   /** The names of {@link #of}. */
   public static Stream<String> names() {
     return of(LENGTH).keySet().stream();
+  }
+
+  /** Has each of the readers read one of the texts; any may refuse it with a reason. */
+  public static void read(Map<String, Consumer<String>> readers, String name, Duration most) {
+    String text = of(LENGTH).get(name);
+    readers.forEach(
+        (reader, reads) ->
+            Effort.within(most, reader + " of " + name, () -> readOrRefused(reads, text)));
+  }
+
+  /** Readers of core refuse with this, and those of formats with a kind of their own. */
+  private static void readOrRefused(Consumer<String> reads, String text) {
+    try {
+      reads.accept(text);
+    } catch (RuntimeException e) {
+      if (!(e instanceof IllegalArgumentException)
+          && !e.getClass().getSimpleName().equals("UnreadableFileException")) {
+        throw e;
+      }
+    }
   }
 }

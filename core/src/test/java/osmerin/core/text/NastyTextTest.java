@@ -32,7 +32,6 @@ import osmerin.core.runup.Recipe;
 import osmerin.core.runup.RecipeRow;
 import osmerin.core.runup.RecipeText;
 import osmerin.core.runup.StepRole;
-import osmerin.core.support.Effort;
 import osmerin.core.support.NastyTexts;
 import osmerin.core.workday.DayAfterText;
 import osmerin.core.workday.DayText;
@@ -76,14 +75,6 @@ class NastyTextTest {
     return new RecipeRow("", text, "writer", text, text, text, Completion.HAND);
   }
 
-  private static void readOrRefused(Consumer<String> reads, String text) {
-    try {
-      reads.accept(text);
-    } catch (IllegalArgumentException e) {
-      // Refused with a reason.
-    }
-  }
-
   /** A draft whose text, title, description and addresses are all of it. */
   private static void check(String text) {
     DraftDocument draft =
@@ -105,10 +96,6 @@ class NastyTextTest {
   @ParameterizedTest
   @MethodSource("osmerin.core.support.NastyTexts#names")
   void everyReaderTakesLittleTime(String name) {
-    String text = NastyTexts.of(NastyTexts.LENGTH).get(name);
-    readers()
-        .forEach(
-            (reader, reads) ->
-                Effort.within(MOST, reader + " of " + name, () -> readOrRefused(reads, text)));
+    NastyTexts.read(readers(), name, MOST);
   }
 }

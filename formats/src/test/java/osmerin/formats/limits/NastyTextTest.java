@@ -25,7 +25,6 @@ import osmerin.formats.markdown.Markdown;
 import osmerin.formats.markdown.Rendered;
 import osmerin.formats.robots.Robots;
 import osmerin.formats.runup.BackPlanFile;
-import osmerin.formats.text.UnreadableFileException;
 
 /** Text that is costly, not malformed, is read or refused in little time, whatever reads it. */
 class NastyTextTest {
@@ -73,22 +72,10 @@ class NastyTextTest {
     return text.getBytes(StandardCharsets.UTF_8);
   }
 
-  private static void readOrRefused(Consumer<String> reads, String text) {
-    try {
-      reads.accept(text);
-    } catch (UnreadableFileException | IllegalArgumentException e) {
-      // Refused with a reason.
-    }
-  }
-
   @ParameterizedTest
   @MethodSource("osmerin.core.support.NastyTexts#names")
   void everyReaderTakesLittleTime(String name) {
-    String text = NastyTexts.of(NastyTexts.LENGTH).get(name);
-    readers()
-        .forEach(
-            (reader, reads) ->
-                Effort.within(MOST, reader + " of " + name, () -> readOrRefused(reads, text)));
+    NastyTexts.read(readers(), name, MOST);
   }
 
   @ParameterizedTest
