@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * A recipe as text, one step a line in order: "Write the draft, writer, 6 h, 3 days, after the
@@ -11,6 +12,9 @@ import java.util.Set;
  * day and waits for the step above it.
  */
 public final class RecipeText {
+  /** A comma between two digits is a decimal one: "1,5 h". */
+  private static final Pattern BETWEEN = Pattern.compile("(?<!\\d),|,(?!\\d)");
+
   private RecipeText() {}
 
   /**
@@ -59,7 +63,7 @@ public final class RecipeText {
     String role = StepRole.WRITER.name();
     String hours = "";
     String days = "";
-    for (String part : line.split(",")) {
+    for (String part : BETWEEN.split(line)) {
       String lower = part.strip().toLowerCase(Locale.ROOT);
       if (name.isEmpty()) {
         name.add(part.strip());

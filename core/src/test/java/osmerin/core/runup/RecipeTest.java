@@ -48,6 +48,16 @@ class RecipeTest {
   }
 
   @Test
+  void a_comma_between_digits_is_a_decimal_one() {
+    List<RecipeRow> rows =
+        RecipeText.rows("Edit, editor, 1,5 h,2 days", Set.of(StepRole.EDITOR), List.of());
+    RunUpStep step = Recipe.read(rows, Set.of(StepRole.EDITOR)).steps().get(0);
+    assertThat(step.name()).isEqualTo("Edit");
+    assertThat(step.estimate()).isEqualTo(1.5);
+    assertThat(step.length()).isEqualTo(2);
+  }
+
+  @Test
   void a_step_waits_for_one_by_number_name_or_words_of_it() {
     List<String> names = List.of("Edit", "Edit the pictures", "Write the draft");
 
