@@ -34,6 +34,10 @@ import osmerin.app.support.HttpPerson;
 /** Headless Chromium, driven as a person would; waits for what is expected, never for time. */
 final class Browser implements AutoCloseable {
   private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+  /** Work in the background compares what keywords mean, beside other tests. */
+  private static final Duration WORK = Duration.ofSeconds(90);
+
   private static final Duration POLL = Duration.ofMillis(40);
   private static final Dimension SIZE = new Dimension(1280, 940);
 
@@ -241,9 +245,18 @@ final class Browser implements AutoCloseable {
     }
   }
 
+  /** Waits for what work in the background shows at its end, however slow the machine is. */
+  void waitForWork(String css, String text) {
+    waitFor(() -> (Boolean) run(SHOWS, css, text), WORK);
+  }
+
   void waitFor(Supplier<Boolean> condition) {
+    waitFor(condition, PATIENCE);
+  }
+
+  private void waitFor(Supplier<Boolean> condition, Duration most) {
     try {
-      new WebDriverWait(driver, PATIENCE, POLL)
+      new WebDriverWait(driver, most, POLL)
           .ignoring(StaleElementReferenceException.class)
           .ignoring(WebDriverException.class)
           .until(d -> condition.get());

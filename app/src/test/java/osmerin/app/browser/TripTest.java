@@ -43,7 +43,7 @@ class TripTest extends BrowserTest {
     browser.waitForText("main", "The first 20 rows");
     assertThat(browser.find("select[name=columns]").getAttribute("value")).isEqualTo("KEYWORD");
     browser.press("Import");
-    browser.waitForText(".figures", "1,277");
+    browser.waitForWork(".figures", "1,277");
     browser.press("See the topics");
     browser.waitForText("main .lead", "1,277 keywords");
     assertThat(browser.text("#areas")).contains("open");

@@ -179,6 +179,6 @@ class UndoTest extends BrowserTest {
     browser.press("Preview");
     browser.waitForText("main", "The first 20 rows");
     browser.press("Import");
-    browser.waitForText(".figures", "rows");
+    browser.waitForWork(".figures", "rows");
   }
 }
