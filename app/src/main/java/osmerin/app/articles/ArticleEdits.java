@@ -151,6 +151,7 @@ public class ArticleEdits {
 
   /** Opens again what something else completed; without an entry, none when it is not done. */
   public List<Change> reopen(SiteContext context, Round round, Completion by) {
+    steps.lock(round.id());
     return looking.planned(context, List.of(round)).get(0).steps().stream()
         .filter(step -> step.completedBy() == by && step.doneOn() != null)
         .map(row -> open(round, row))

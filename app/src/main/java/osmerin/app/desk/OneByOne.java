@@ -9,6 +9,7 @@ import osmerin.app.articles.ArticleService;
 import osmerin.app.briefs.BriefPages;
 import osmerin.app.desk.Desk.Waiting;
 import osmerin.app.drafts.DraftService;
+import osmerin.app.drafts.DraftVersion;
 import osmerin.app.pitches.Pitch;
 import osmerin.app.pitches.PitchService;
 import osmerin.app.site.SiteContext;
@@ -80,7 +81,7 @@ class OneByOne {
         waiting,
         ask == Desk.Ask.SIGN_OFF ? briefs.of(context, waiting.round()) : null,
         ask == Desk.Ask.REVIEW
-            ? drafts.latest(waiting.round()).map(d -> Markdown.html(d.text())).orElse("")
+            ? Markdown.rendered(drafts.latest(waiting.round()).map(DraftVersion::text).orElse(""))
             : null,
         item.pitch().orElse(null));
   }

@@ -239,7 +239,7 @@ public class InventoryIntake {
     }
     // Whoever else brings the same pages in waits here, and finds the reading gone.
     if (inventory.deleteReading(id) == 0) {
-      throw new RefusedException("Somebody else has just imported these pages.");
+      throw new RefusedException("Someone else has just imported these pages.");
     }
     List<Incoming> incoming =
         waiting.fresh().stream()

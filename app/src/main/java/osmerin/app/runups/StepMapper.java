@@ -39,5 +39,7 @@ interface StepMapper {
 
   long lock(@Param("roundId") long roundId);
 
+  List<Long> lockOfType(@Param("typeId") long typeId);
+
   void remove(@Param("roundId") long roundId);
 }

@@ -73,6 +73,11 @@ public class Steps {
     steps.lock(roundId);
   }
 
+  /** The same for all rounds of a type that are not live. */
+  public void lockOfType(long typeId) {
+    steps.lockOfType(typeId);
+  }
+
   /** The same as {@link #states}; nobody else changes them until the transaction ends. */
   public List<StepState> locked(long roundId) {
     lock(roundId);

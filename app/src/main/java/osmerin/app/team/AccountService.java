@@ -32,7 +32,9 @@ public class AccountService {
    */
   private static final Pattern MAIL =
       Pattern.compile(
-          "[\\p{L}\\p{N}!#$%&'*+/=?^_`{|}~.-]++@[\\p{L}\\p{N}](?:[\\p{L}\\p{N}.-]*[\\p{L}\\p{N}])?");
+          "ATEXT(?:\\.ATEXT)*@LABEL(?:\\.LABEL)*"
+              .replace("ATEXT", "[\\p{L}\\p{N}!#$%&'*+/=?^_`{|}~-]++")
+              .replace("LABEL", "[\\p{L}\\p{N}](?:[\\p{L}\\p{N}-]*[\\p{L}\\p{N}])?"));
 
   static final Duration LINK_VALID = Duration.ofHours(2);
 

@@ -36,6 +36,12 @@ class Followers {
     this.steps = steps;
   }
 
+  /** The same as {@link #of}; nobody else changes their steps until the transaction ends. */
+  List<Follower> locked(SiteContext context, ArticleType type, int cushion, List<RunUpStep> after) {
+    steps.lockOfType(type.id());
+    return of(context, type, cushion, after);
+  }
+
   /** The open articles of a type, were its recipe this one. */
   List<Follower> of(SiteContext context, ArticleType type, int cushion, List<RunUpStep> after) {
     RoundPlanner planner = planning.planner(context.site());

@@ -129,7 +129,7 @@ public class TypeEdits implements Reversal {
     }
     List<Follower> following =
         follow
-            ? followers.of(context, type, wanted.cushion(), wanted.steps()).stream()
+            ? followers.locked(context, type, wanted.cushion(), wanted.steps()).stream()
                 .filter(Follower::isChanged)
                 .toList()
             : List.of();

@@ -294,6 +294,19 @@ class HostileRequestsTest extends ApplicationTest {
     }
   }
 
+  @Test
+  void whatIsFarTooLongForItsFieldIsSaidBeforeAnythingIsChanged() throws IOException {
+    long before = pitches.countOpen(site);
+    String title = "title=" + "a".repeat(40_000);
+    Answer answer = send("POST", site.base() + "/pitches", title, people.get(Role.OWNER));
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.body()).contains("The field “title” has more than 10,000 characters");
+    assertThat(pitches.countOpen(site)).isEqualTo(before);
+    String draft = site.base() + "/articles/" + site.site().prefix() + "-0001/draft";
+    String text = "seen=0&text=" + "a+".repeat(20_000);
+    assertThat(send("POST", draft, text, people.get(Role.OWNER)).status()).isEqualTo(302);
+  }
+
   private @Nullable HttpPerson by() {
     int which = random.nextInt(6);
     return which == 5 ? null : people.get(Role.values()[Math.min(which, 3)]);

@@ -439,7 +439,11 @@ class AccountsTest extends ApplicationTest {
         "a\\b@x.example",
         "a@",
         "@x.example",
-        "a@.example"
+        "a@.example",
+        "a..b@x.example",
+        "a.@x.example",
+        "a@x..example",
+        "a@-x.example"
       })
   void anAddressThatMayBeReadInTwoWaysIsNone(String typed) {
     assertThatThrownBy(() -> AccountService.mail(typed)).isInstanceOf(RefusedException.class);

@@ -12,9 +12,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionTemplate;
+import osmerin.app.articles.ArticleEdits;
 import osmerin.app.articles.ArticleService;
 import osmerin.app.articles.Commission;
 import osmerin.app.briefs.Brief;
@@ -53,6 +62,9 @@ class TypeEditsTest extends ApplicationTest {
   @Autowired private RoleEdits roles;
   @Autowired private ArticleService articles;
   @Autowired private UndoService undo;
+  @Autowired private ArticleEdits articleEdits;
+  @Autowired private TransactionTemplate transaction;
+  @Autowired private JdbcTemplate jdbc;
   private SiteContext site;
 
   @BeforeEach
@@ -308,5 +320,66 @@ class TypeEditsTest extends ApplicationTest {
     roles.remove(site, "illustrator");
     undo.undoLatest(site);
     assertThatThrownBy(() -> roles.add(site, "illustrator")).isInstanceOf(RefusedException.class);
+  }
+
+  /** Somebody ticks a step while the type gets another recipe that open articles follow. */
+  @Test
+  void a_tick_of_the_same_moment_is_not_lost_to_a_recipe_that_is_followed() throws Exception {
+    long id = edits.add(site, Kind.NEW, "Note", recipe("Brief\nDraft, 3 h"));
+    Round round = commission(id, null);
+    RunUp wanted = new RunUp("Note", 2, recipe("Brief\nDraft, 5 h\nEdit"));
+    isKeptThrough(round, () -> edits.change(site, id, wanted, true, type(id).version()));
+    assertThat(stepsOf(round)).containsExactly("Brief", "Draft", "Edit");
+  }
+
+  @Test
+  void a_tick_of_the_same_moment_is_not_lost_to_another_type() throws Exception {
+    long note = edits.add(site, Kind.NEW, "Note", recipe("Brief\nDraft"));
+    long essay = edits.add(site, Kind.NEW, "Essay", recipe("Brief\nDraft\nEdit"));
+    Round round = commission(note, null);
+    isKeptThrough(round, () -> articleEdits.setType(site, round.article().number(), essay));
+    assertThat(stepsOf(round)).containsExactly("Brief", "Draft", "Edit");
+  }
+
+  /** The change begins between the tick and the end of its transaction. */
+  private void isKeptThrough(Round round, Runnable change) throws Exception {
+    CountDownLatch ticked = new CountDownLatch(1);
+    CountDownLatch changing = new CountDownLatch(1);
+    ExecutorService two = Executors.newFixedThreadPool(2);
+    try {
+      Future<?> tick =
+          two.submit(
+              () ->
+                  transaction.executeWithoutResult(
+                      status -> {
+                        articleEdits.tick(site, round.article().number(), "brief", true);
+                        ticked.countDown();
+                        await(changing);
+                      }));
+      await(ticked);
+      Future<?> changed = two.submit(change);
+      Awaitility.await().until(this::somebodyWaitsForALock);
+      changing.countDown();
+      tick.get(20, TimeUnit.SECONDS);
+      changed.get(20, TimeUnit.SECONDS);
+    } finally {
+      changing.countDown();
+      two.shutdown();
+    }
+    assertThat(articles.page(site, round.article().number(), null).planned().steps().get(0))
+        .satisfies(step -> assertThat(step.doneOn()).isEqualTo(site.today()));
+  }
+
+  private static void await(CountDownLatch latch) {
+    try {
+      assertThat(latch.await(20, TimeUnit.SECONDS)).isTrue();
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private boolean somebodyWaitsForALock() {
+    return jdbc.queryForObject("select count(*) from pg_locks where not granted", Integer.class)
+        > 0;
   }
 }

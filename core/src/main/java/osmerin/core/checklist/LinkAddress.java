@@ -2,6 +2,7 @@ package osmerin.core.checklist;
 
 import java.util.Locale;
 import java.util.Optional;
+import osmerin.core.keyword.PageAddress;
 
 /**
  * Where a link of a draft leads: a page of the site ("/moon", "moon", "?x=1"), a place on the page
@@ -45,23 +46,15 @@ final class LinkAddress {
     return scheme.isEmpty() && !rest.startsWith("//") && !plain.startsWith("#");
   }
 
-  /** The host of a page of the web, without "www." and port; empty for everything else. */
+  /** The host of a page of the web in its normal form; empty for everything else. */
   Optional<String> host() {
-    boolean web = scheme.isEmpty() || scheme.equals("http") || scheme.equals("https");
-    if (!web || !rest.startsWith("//")) {
-      return Optional.empty();
-    }
-    String host = rest.substring(2, hostEnd(rest));
-    String bare = host.startsWith("www.") ? host.substring("www.".length()) : host;
-    return bare.isEmpty() ? Optional.empty() : Optional.of(bare);
+    return isOfWeb() ? PageAddress.of(plain).map(PageAddress::host) : Optional.empty();
   }
 
-  private static int hostEnd(String address) {
-    int end = 2;
-    while (end < address.length() && "/?#:".indexOf(address.charAt(end)) < 0) {
-      end++;
-    }
-    return end;
+  /** With a host, whether its scheme is said or not. */
+  private boolean isOfWeb() {
+    boolean web = scheme.isEmpty() || scheme.equals("http") || scheme.equals("https");
+    return web && rest.startsWith("//") && rest.length() > 2 && rest.charAt(2) != '/';
   }
 
   /** Whether something can be meant by it: it has no space, and what its scheme asks for. */
@@ -70,8 +63,8 @@ final class LinkAddress {
       return false;
     }
     return switch (scheme) {
-      case "" -> !rest.startsWith("//") || host().isPresent();
-      case "http", "https" -> host().isPresent();
+      case "" -> !rest.startsWith("//") || isOfWeb();
+      case "http", "https" -> isOfWeb();
       case "mailto" -> rest.indexOf('@') > 0 && rest.indexOf('@') < rest.length() - 1;
       case "tel" -> !rest.isEmpty();
       default -> false;

@@ -1,7 +1,9 @@
 package osmerin.core.checklist;
 
+import java.util.Optional;
 import osmerin.core.draft.DraftCheck;
 import osmerin.core.draft.DraftDocument;
+import osmerin.core.keyword.PageAddress;
 
 /**
  * A draft as it is looked at before publishing.
@@ -14,12 +16,8 @@ public record Looked(DraftDocument draft, DraftCheck check, String title, String
   /** Whether a link leads to the site's own pages: without a host, or with the site's. */
   boolean isInside(String address) {
     LinkAddress link = new LinkAddress(address);
+    Optional<String> host = link.host();
     return link.isWithinSite()
-        || link.host().isPresent()
-            && link.host().equals(new LinkAddress("//" + withoutScheme(home)).host());
-  }
-
-  private static String withoutScheme(String address) {
-    return address.substring(address.indexOf("://") < 0 ? 0 : address.indexOf("://") + 3);
+        || host.isPresent() && host.equals(PageAddress.of(home).map(PageAddress::host));
   }
 }

@@ -125,7 +125,7 @@ final class TermFinder {
     return sentences;
   }
 
-  /** What stands between signs that part phrases; a comma within "1,300" parts none. */
+  /** What stands between signs that part phrases; a sign within a word ("1,300") parts none. */
   private static List<String> parts(String text) {
     List<String> parts = new ArrayList<>();
     int from = 0;

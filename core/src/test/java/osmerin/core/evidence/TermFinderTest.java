@@ -86,4 +86,18 @@ class TermFinderTest {
     assertThat(new WordRange(200, 250, 400).contains(400)).isTrue();
     assertThat(new WordRange(200, 250, 400).contains(401)).isFalse();
   }
+
+  @Test
+  void noTermReachesOverTheSignsBetweenSentences() {
+    String text = "slow cooling... kiln shelf. Glaze drips (kiln wash) at rest";
+    List<RankingPage> pages =
+        List.of(
+            new RankingPage("a", "A", List.of(), List.of(text)),
+            new RankingPage("b", "B", List.of(), List.of(text)));
+    assertThat(Evidence.of(pages, List.of()).terms())
+        .extracting(Term::phrase)
+        .contains("slow cooling", "kiln shelf", "glaze drips", "kiln wash")
+        .noneMatch(term -> term.contains("cooling kiln") || term.contains("shelf glaze"))
+        .noneMatch(term -> term.contains("drips kiln") || term.contains("wash at"));
+  }
 }

@@ -2,6 +2,9 @@ package osmerin.core.keyword;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Random;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -31,8 +34,26 @@ class NormalFormTest {
     assertThat(NormalForm.of(NormalForm.of(spelling))).isEqualTo(NormalForm.of(spelling));
   }
 
-  @org.junit.jupiter.api.Test
+  @Test
   void nothingButPunctuationIsEmpty() {
     assertThat(NormalForm.of(" – “…” ")).isEmpty();
+  }
+
+  /** The plain definition, which looks at a run of punctuation again from each of its signs. */
+  @Test
+  void outerPunctuationGoesAsThePlainPatternSays() {
+    Pattern outer = Pattern.compile("^[\\p{P}\\p{Z}&&[^#@%&]]+|[\\p{P}\\p{Z}&&[^#%&]]+$");
+    String signs = "ab1#@%&$+.,;:!?()[]'\"_-/\u00a0\u2026\u00bf ";
+    Random random = new Random(7);
+    for (int i = 0; i < 5_000; i++) {
+      StringBuilder text = new StringBuilder();
+      for (int n = random.nextInt(12); n > 0; n--) {
+        text.append(signs.charAt(random.nextInt(signs.length())));
+      }
+      String spaced = text.toString().replaceAll("[\\s\\p{Z}]+", " ").replace("…", "...").strip();
+      assertThat(NormalForm.of(text.toString()))
+          .as(text.toString())
+          .isEqualTo(outer.matcher(spaced).replaceAll("").strip());
+    }
   }
 }

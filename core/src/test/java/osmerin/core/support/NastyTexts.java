@@ -3,6 +3,7 @@ package osmerin.core.support;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 
@@ -52,21 +53,30 @@ public final class NastyTexts {
     return of(LENGTH).keySet().stream();
   }
 
-  /** Has each of the readers read one of the texts; any may refuse it with a reason. */
-  public static void read(Map<String, Consumer<String>> readers, String name, Duration most) {
+  /**
+   * Has each of the readers read one of the texts.
+   *
+   * @param refusals with which any of them may refuse it
+   * @param most processor time of each
+   */
+  public static void read(
+      Map<String, Consumer<String>> readers,
+      Set<Class<? extends RuntimeException>> refusals,
+      String name,
+      Duration most) {
     String text = of(LENGTH).get(name);
     readers.forEach(
         (reader, reads) ->
-            Effort.within(most, reader + " of " + name, () -> readOrRefused(reads, text)));
+            Effort.within(
+                most, reader + " of " + name, () -> readOrRefused(reads, refusals, text)));
   }
 
-  /** Readers of core refuse with this, and those of formats with a kind of their own. */
-  private static void readOrRefused(Consumer<String> reads, String text) {
+  private static void readOrRefused(
+      Consumer<String> reads, Set<Class<? extends RuntimeException>> refusals, String text) {
     try {
       reads.accept(text);
     } catch (RuntimeException e) {
-      if (!(e instanceof IllegalArgumentException)
-          && !e.getClass().getSimpleName().equals("UnreadableFileException")) {
+      if (refusals.stream().noneMatch(refusal -> refusal.isInstance(e))) {
         throw e;
       }
     }

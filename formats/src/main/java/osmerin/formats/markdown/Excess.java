@@ -15,7 +15,7 @@ final class Excess {
   static final String BLOCK =
       "A paragraph has more Markdown signs than can be read. It is shown as typed.";
   static final String TAGS =
-      "The text has more HTML tags than can be read. They are shown as typed.";
+      "The text has more HTML than can be read. Its tags are shown as typed.";
   static final String PAGE =
       "As a page the text would be longer than "
           + Counted.of(Limits.MARKDOWN_HTML, "character")
@@ -25,6 +25,10 @@ final class Excess {
 
   void add(String sentence) {
     sentences.add(sentence);
+  }
+
+  boolean has(String sentence) {
+    return sentences.contains(sentence);
   }
 
   List<String> sentences() {

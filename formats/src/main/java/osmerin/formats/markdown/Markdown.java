@@ -71,13 +71,9 @@ public final class Markdown {
   public static Rendered rendered(String markdown) {
     Excess excess = new Excess();
     Node node = parsed(markdown, excess);
-    boolean tagsAsTyped = Tags.areTooMany(markdown);
-    if (tagsAsTyped) {
-      excess.add(Excess.TAGS);
-    }
     BoundedText page = new BoundedText(Limits.MARKDOWN_HTML);
     try {
-      (tagsAsTyped ? TAGS_AS_TYPED : RENDERER).render(node, page);
+      (excess.has(Excess.TAGS) ? TAGS_AS_TYPED : RENDERER).render(node, page);
     } catch (BoundedText.FullException e) {
       excess.add(Excess.PAGE);
       return new Rendered("<pre>" + Entities.escape(markdown) + "</pre>", excess.sentences());
@@ -118,6 +114,7 @@ public final class Markdown {
             .maxOpenBlockParsers(Limits.MARKDOWN_DEPTH)
             .inlineParserFactory(context -> new BoundedInlines(context, excess));
     if (Tags.areTooMany(markdown)) {
+      excess.add(Excess.TAGS);
       parser.enabledBlockTypes(WITHOUT_TAGS);
     }
     return Nesting.flattened(parser.build().parse(markdown), markdown);

@@ -8,7 +8,8 @@ final class Tags {
 
   /**
    * Whether they are more than is read. A line that could open a block of HTML is held against a
-   * pattern that recurses with each attribute, so its length counts too.
+   * pattern that recurses with each attribute, so its length counts too; a long paragraph with a
+   * tag somewhere within it is not such a line.
    */
   static boolean areTooMany(String markdown) {
     int tags = 0;
@@ -19,12 +20,23 @@ final class Tags {
         line = i + 1;
       } else if (sign == '<') {
         tags++;
-        if (tags > Limits.MARKDOWN_TAGS || isLong(markdown, line)) {
+        if (tags > Limits.MARKDOWN_TAGS
+            || opensBlock(markdown, line, i) && isLong(markdown, line)) {
           return true;
         }
       }
     }
     return false;
+  }
+
+  /** Only signs of lists and quotations stand before a block. */
+  private static boolean opensBlock(String markdown, int line, int tag) {
+    for (int i = line; i < tag; i++) {
+      if (" \t>*+-.)0123456789".indexOf(markdown.charAt(i)) < 0) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static boolean isLong(String markdown, int line) {

@@ -17,6 +17,7 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
+import osmerin.app.platform.LoggedPath;
 
 /**
  * A page of ours while the database cannot be reached. It stands before everything else, since

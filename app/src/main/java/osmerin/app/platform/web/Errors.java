@@ -24,8 +24,8 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 import org.springframework.web.util.DisconnectedClientHelper;
+import osmerin.app.platform.LoggedPath;
 import osmerin.app.platform.data.DatabaseAway;
-import osmerin.app.platform.data.LoggedPath;
 
 /** Pages for what goes wrong. The unexpected gets a number that stands in the log too. */
 @ControllerAdvice

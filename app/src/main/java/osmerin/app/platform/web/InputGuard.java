@@ -8,14 +8,17 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
+import osmerin.core.text.Counted;
+import osmerin.core.text.Shortened;
 
 /**
  * Turns away, before anything is done, what no form of ours sends: names and values that cannot be
- * decoded, and control characters other than tabs and line ends, which no database keeps and no
- * page shows.
+ * decoded, control characters other than tabs and line ends, which no database keeps and no page
+ * shows, and texts of 10,000 characters where a few words are meant.
  */
 public final class InputGuard extends OncePerRequestFilter {
   /** Where the page for errors finds what was wrong. */
@@ -25,6 +28,26 @@ public final class InputGuard extends OncePerRequestFilter {
 
   /** Bytes of a file of 20 MB and what stands around it in a form. */
   private static final long MOST_BY_LINK = 21L << 20;
+
+  /**
+   * Fields that are written in, before any brackets; whoever takes them says how long they may be.
+   */
+  private static final Set<String> WRITTEN =
+      Set.of(
+          "adds",
+          "byHand",
+          "file",
+          "keywords",
+          "names",
+          "recipe",
+          "secondary",
+          "seen",
+          "text",
+          "texts",
+          "what");
+
+  /** Characters of every other field: no title, day or address has nearly as many. */
+  private static final int LONGEST = 10_000;
 
   /** A field of a map: "people[second reader]". Ours have no other brackets. */
   private static final Pattern BRACKETED = Pattern.compile("[^\\[\\]]+\\[[^\\[\\]]*]");
@@ -90,6 +113,11 @@ public final class InputGuard extends OncePerRequestFilter {
           "A field has a name with brackets that no form here has. Nothing was changed.");
     }
     for (String value : values) {
+      if (value.length() > LONGEST && !WRITTEN.contains(name.split("\\[", 2)[0])) {
+        return Optional.of(
+            "The field “%s” has more than %s characters. Nothing was changed."
+                .formatted(Shortened.of(name), Counted.of(LONGEST)));
+      }
       if (hasControl(value)) {
         return Optional.of(
             "The field “%s” contains a control character, which cannot be stored. Nothing was changed."

@@ -1,4 +1,4 @@
-package osmerin.app.platform.data;
+package osmerin.app.platform;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package osmerin.app.platform.data;
+package osmerin.app.platform;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
