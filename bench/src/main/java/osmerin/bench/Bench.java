@@ -11,7 +11,10 @@ public final class Bench {
 
   public static void main(String[] args) throws IOException {
     switch (args.length == 0 ? "" : args[0]) {
-      case "quality" -> GroupingQuality.run();
+      case "quality" -> {
+        GroupingQuality.run();
+        ReadingQuality.run();
+      }
       case "speed" -> GroupingSpeed.run(args.length > 1 ? Integer.parseInt(args[1]) : 100_000);
       case "evidence" -> EvidenceSpeed.run(args.length > 1 ? args[1] : ".");
       default -> {

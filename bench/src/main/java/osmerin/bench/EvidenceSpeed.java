@@ -55,7 +55,7 @@ final class EvidenceSpeed {
     RememberedMeaning meaning = new RememberedMeaning(new SentenceModel(), (done, all) -> {});
     for (String how : new String[] {"with vectors computed", "with vectors kept"}) {
       long begin = System.nanoTime();
-      int points = PagesSay.of(pages, meaning).points().size();
+      int points = PagesSay.of(pages, List.of(), meaning).points().size();
       System.out.printf(
           Locale.ENGLISH,
           "by meaning, %s: %.1f s, %d points%n",

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import osmerin.core.evidence.PageKind;
 import osmerin.core.group.Grouping;
 import osmerin.core.group.GroupingSettings;
 import osmerin.core.keyword.Keyword;
@@ -131,5 +132,39 @@ class BenchTest {
         p.strayShare(),
         p.bridging(),
         p.withoutPages());
+  }
+
+  @Test
+  void marksOfAPageAreReadAndGone() {
+    MarkedPage page =
+        MarkedPage.of(
+            "a",
+            "<!-- kind: how-to --><h2>{h:oven|{q|Is it hot?}}</h2><p>{p:hot|It is hot.} Or not.</p>"
+                + "{-<p>Next: cats</p>-}");
+    assertThat(page.kind()).isEqualTo(PageKind.HOW_TO);
+    assertThat(page.html())
+        .endsWith("<p>It is hot. Or not.</p><p>Next: cats</p>")
+        .doesNotContain("{");
+    assertThat(page.text()).isEqualTo("Is it hot? It is hot. Or not.");
+    assertThat(page.words()).isEqualTo(8);
+    assertThat(page.headings()).isEqualTo(Map.of("Is it hot?", "oven"));
+    assertThat(page.points()).isEqualTo(Map.of("It is hot.", "hot"));
+    assertThat(page.questions()).containsExactly("Is it hot?");
+  }
+
+  /** By words alone, as meaning takes longer than a test should. */
+  @Test
+  void untidyPagesAreReadAsAPersonReadsThem() {
+    for (MarkedSubject subject : ReadingQuality.SUBJECTS) {
+      ReadingQuality read = ReadingQuality.of(subject, null);
+      assertThat(read.kinds()).as(subject.keyword()).isGreaterThanOrEqualTo(9);
+      assertThat(read.length()).as(subject.keyword()).isGreaterThanOrEqualTo(9);
+      assertThat(read.leaked()).as(subject.keyword()).hasSizeLessThanOrEqualTo(1);
+      assertThat(read.terms().value()).as(subject.keyword()).isGreaterThanOrEqualTo(0.85);
+      assertThat(read.questions().value()).as(subject.keyword()).isGreaterThanOrEqualTo(0.9);
+      assertThat(read.falseQuestions()).as(subject.keyword()).isLessThanOrEqualTo(1);
+      assertThat(read.points().found().value()).as(subject.keyword()).isGreaterThanOrEqualTo(0.6);
+      assertThat(read.points().right().value()).as(subject.keyword()).isGreaterThanOrEqualTo(0.9);
+    }
   }
 }

@@ -11,6 +11,7 @@ import osmerin.core.evidence.PagesSay;
 import osmerin.core.evidence.RankingPage;
 import osmerin.core.evidence.ReadPage;
 import osmerin.core.evidence.WordRange;
+import osmerin.core.meaning.Meaning;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads kept evidence, and draws from its pages what is kept beside them. */
@@ -48,6 +49,11 @@ class EvidenceDrawing {
         row.fetchedAt());
   }
 
+  /** What the pages say by words and meaning. */
+  PagesSay meant(long id, Meaning meaning) {
+    return PagesSay.of(counted(pages(id)), List.of(evidence.phrase(id)), meaning);
+  }
+
   List<KeptPage> pages(long id) {
     return evidence.pages(id).stream().map(PageStore::page).toList();
   }
@@ -64,7 +70,7 @@ class EvidenceDrawing {
         row.id(),
         clock.instant(),
         drawn.length().orElse(null),
-        JSON.writeValueAsString(PagesSay.of(counted(pages))),
+        JSON.writeValueAsString(PagesSay.of(counted(pages), List.of(row.phrase()), null)),
         false);
     evidence.clearTerms(row.id());
     for (int i = 0; i < drawn.terms().size(); i++) {

@@ -84,6 +84,9 @@ interface EvidenceMapper {
 
   Instant changedAt(@Param("id") long id);
 
+  /** The keyword it was searched for. */
+  String phrase(@Param("id") long id);
+
   void clearTerms(@Param("id") long id);
 
   void insertPage(@Param("id") long id, @Param("page") PageRow page);

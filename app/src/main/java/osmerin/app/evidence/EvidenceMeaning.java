@@ -68,8 +68,8 @@ class EvidenceMeaning {
     Meaning meaning = meanings.unwatched();
     boolean stands = order.changedAt().equals(evidence.changedAt(order.evidence()));
     if (meaning != null && stands) {
-      List<ReadPage> pages = EvidenceDrawing.counted(drawing.pages(order.evidence()));
-      drawing.said(order.evidence(), order.changedAt(), PagesSay.of(pages, meaning));
+      PagesSay say = drawing.meant(order.evidence(), meaning);
+      drawing.said(order.evidence(), order.changedAt(), say);
     }
   }
 

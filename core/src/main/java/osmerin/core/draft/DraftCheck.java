@@ -1,15 +1,18 @@
 package osmerin.core.draft;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import osmerin.core.brief.Outline;
 import osmerin.core.draft.CheckResult.Check;
 import osmerin.core.draft.CheckResult.Place;
 import osmerin.core.draft.DraftDocument.Heading;
+import osmerin.core.evidence.Phrases;
 import osmerin.core.evidence.WordRange;
 import osmerin.core.text.Counted;
 import osmerin.core.text.PhraseMatch;
@@ -209,15 +212,19 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
     /** Ranges are for the length to be written, so that they hold still while somebody types. */
     private List<TermUse> terms() {
       int length = Math.max(words, brief.length().map(WordRange::target).orElse(words));
-      List<List<String>> text =
-          draft.blocks().stream().map(block -> stems.all(block.text())).toList();
+      Phrases phrases = new Phrases(stems);
+      Map<String, Integer> uses = new HashMap<>();
+      for (DraftDocument.Block block : draft.blocks()) {
+        phrases.in(block.text()).forEach(phrase -> uses.merge(phrase.key(), 1, Integer::sum));
+      }
       return brief.terms().stream()
           .map(
-              term -> {
-                PhraseMatch match = new PhraseMatch(term.phrase(), stems);
-                int uses = text.stream().mapToInt(match::uses).sum();
-                return new TermUse(term, uses, term.fewest(length), term.most(length));
-              })
+              term ->
+                  new TermUse(
+                      term,
+                      phrases.key(term.phrase()).map(key -> uses.getOrDefault(key, 0)).orElse(0),
+                      term.fewest(length),
+                      term.most(length)))
           .toList();
     }
   }

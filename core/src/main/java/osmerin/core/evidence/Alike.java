@@ -2,6 +2,7 @@ package osmerin.core.evidence;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -14,21 +15,19 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Gathers texts that say the same: average linkage over their likeness. That is the cosine of their
- * stems, each weighted by its rarity, ln(1 + texts / texts with it); where it is known what the
- * texts mean, it is {@value #MEANS} times the cosine of the vectors, and the rest times that of the
- * stems. Of all pairs of clusters the nearest becomes one, the one with the first text at a tie,
- * until no mean reaches the least.
+ * Gathers texts that say the same: average linkage over their likeness, in which no two texts of
+ * one page come together. Likeness is the cosine of their stems, each weighted by its rarity, ln(1
+ * + texts / texts with it); where it is known what the texts mean, it is {@link Text#MEANS} times
+ * the cosine of the vectors, and the rest times that of the stems. Of all pairs of clusters without
+ * a page in common the nearest becomes one, the one with the first text at a tie, until no mean
+ * reaches the least.
  */
 final class Alike {
   /** A stem that more texts have ties no two of them; it still counts once they are compared. */
   private static final int COMMON = 300;
 
-  /** The part of likeness that is meaning, where it is known. */
-  static final double MEANS = 0.6;
-
   private final double least;
-  private final float @Nullable [][] meanings;
+  private final List<Text> texts;
   private final List<Cluster> clusters = new ArrayList<>();
   private final List<Set<Integer>> near = new ArrayList<>();
   private final PriorityQueue<Pair> queue =
@@ -37,15 +36,29 @@ final class Alike {
               .thenComparingInt(Pair::a)
               .thenComparingInt(Pair::b));
 
+  /**
+   * A text to be compared.
+   *
+   * @param page where it stands, from 0
+   * @param stems how much each counts in it, above 0
+   * @param meaning its vector, of length 1 at most; null where that is not known of any text
+   */
+  record Text(int page, Map<String, Double> stems, float @Nullable [] meaning) {
+    /** The part of likeness that is meaning, where it is known. */
+    static final double MEANS = 0.6;
+  }
+
   /** A cluster by the sum of its texts' unit vectors; it is gone once it went into another. */
   private static final class Cluster {
     private final Map<String, Double> sum;
     private final double @Nullable [] meaning;
     private final List<Integer> texts = new ArrayList<>();
+    private final BitSet pages = new BitSet();
     private int version;
     private boolean gone;
 
-    Cluster(int text, Map<String, Double> vector, float @Nullable [] meant) {
+    Cluster(int text, int page, Map<String, Double> vector, float @Nullable [] meant) {
+      pages.set(page);
       sum = new HashMap<>(vector);
       meaning =
           meant == null
@@ -62,7 +75,7 @@ final class Alike {
         product += part.getValue() * large.getOrDefault(part.getKey(), 0.0);
       }
       if (meaning != null) {
-        product = MEANS * product(meaning, other.meaning) + (1 - MEANS) * product;
+        product = Text.MEANS * product(meaning, other.meaning) + (1 - Text.MEANS) * product;
       }
       return product / ((double) texts.size() * other.texts.size());
     }
@@ -81,6 +94,7 @@ final class Alike {
         meaning[i] += other.meaning[i];
       }
       texts.addAll(other.texts);
+      pages.or(other.pages);
       version++;
       other.gone = true;
     }
@@ -88,35 +102,43 @@ final class Alike {
 
   private record Pair(double mean, int a, int b, int versionA, int versionB) {}
 
-  private Alike(List<Set<String>> texts, float @Nullable [][] meanings, double least) {
+  private Alike(List<Text> texts, double least) {
     this.least = least;
-    this.meanings = meanings;
+    this.texts = texts;
     Map<String, List<Integer>> having = new TreeMap<>();
     for (int text = 0; text < texts.size(); text++) {
-      for (String stem : texts.get(text)) {
+      for (String stem : texts.get(text).stems().keySet()) {
         having.computeIfAbsent(stem, s -> new ArrayList<>()).add(text);
       }
     }
     for (int text = 0; text < texts.size(); text++) {
-      Map<String, Double> unit = unit(texts.get(text), having, texts.size());
-      clusters.add(new Cluster(text, unit, meanings == null ? null : meanings[text]));
+      Text it = texts.get(text);
+      clusters.add(new Cluster(text, it.page(), unit(it.stems(), having), it.meaning()));
       near.add(new TreeSet<>());
     }
-    fold(texts);
+    fold();
     for (int text = 0; text < texts.size(); text++) {
       if (!clusters.get(text).gone) {
-        compare(text, texts.get(text), having);
+        compare(text, texts.get(text).stems().keySet(), having);
       }
     }
   }
 
-  /** Texts that are the same in all that counts are nearest of all, however many there are. */
-  private void fold(List<Set<String>> texts) {
+  /**
+   * Texts that are the same in all that counts are nearest of all, however many there are: the
+   * first of each page is one with the first of the others, the second with the second.
+   */
+  private void fold() {
+    Map<List<Object>, Integer> seen = new HashMap<>();
     Map<List<Object>, Integer> first = new HashMap<>();
     for (int text = 0; text < texts.size(); text++) {
-      List<Object> all =
-          List.of(texts.get(text), meanings == null ? 0 : Arrays.hashCode(meanings[text]));
-      Integer same = texts.get(text).isEmpty() ? null : first.putIfAbsent(all, text);
+      Text it = texts.get(text);
+      if (it.stems().isEmpty()) {
+        continue;
+      }
+      int meaning = it.meaning() == null ? 0 : Arrays.hashCode(it.meaning());
+      int turn = seen.merge(List.of(it.stems(), meaning, it.page()), 1, Integer::sum);
+      Integer same = first.putIfAbsent(List.of(it.stems(), meaning, turn), text);
       if (same != null) {
         clusters.get(same).take(clusters.get(text));
       }
@@ -124,13 +146,13 @@ final class Alike {
     clusters.forEach(cluster -> cluster.texts.sort(null));
   }
 
-  private static Map<String, Double> unit(
-      Set<String> stems, Map<String, List<Integer>> having, int texts) {
+  private Map<String, Double> unit(Map<String, Double> stems, Map<String, List<Integer>> having) {
     Map<String, Double> vector = new TreeMap<>();
     double squares = 0;
-    for (String stem : new TreeSet<>(stems)) {
-      double weight = Math.log(1 + (double) texts / having.get(stem).size());
-      vector.put(stem, weight);
+    for (Map.Entry<String, Double> stem : new TreeMap<>(stems).entrySet()) {
+      double rarity = Math.log(1 + (double) texts.size() / having.get(stem.getKey()).size());
+      double weight = stem.getValue() * rarity;
+      vector.put(stem.getKey(), weight);
       squares += weight * weight;
     }
     double norm = Math.sqrt(squares);
@@ -139,7 +161,8 @@ final class Alike {
   }
 
   private void compare(int text, Set<String> stems, Map<String, List<Integer>> having) {
-    Set<Integer> others = meanings == null ? new TreeSet<>() : meantAlike(text);
+    float[] meaning = texts.get(text).meaning();
+    Set<Integer> others = meaning == null ? new TreeSet<>() : meantAlike(text, meaning);
     for (String stem : stems) {
       List<Integer> with = having.get(stem);
       if (with.size() <= COMMON) {
@@ -152,10 +175,11 @@ final class Alike {
   }
 
   /** Those that may be near enough even if no stem that counts is shared. */
-  private Set<Integer> meantAlike(int text) {
+  private Set<Integer> meantAlike(int text, float[] meaning) {
     Set<Integer> others = new TreeSet<>();
-    for (int other = text + 1; other < meanings.length; other++) {
-      if (!clusters.get(other).gone && MEANS * cosine(meanings[text], meanings[other]) >= least) {
+    for (int other = text + 1; other < texts.size(); other++) {
+      if (!clusters.get(other).gone
+          && Text.MEANS * cosine(meaning, texts.get(other).meaning()) >= least) {
         others.add(other);
       }
     }
@@ -173,7 +197,8 @@ final class Alike {
   private void offer(int one, int other) {
     int a = Math.min(one, other);
     int b = Math.max(one, other);
-    double mean = clusters.get(a).mean(clusters.get(b));
+    boolean apart = !clusters.get(a).pages.intersects(clusters.get(b).pages);
+    double mean = apart ? clusters.get(a).mean(clusters.get(b)) : -1;
     if (mean >= least) {
       near.get(a).add(b);
       near.get(b).add(a);
@@ -203,24 +228,14 @@ final class Alike {
   }
 
   /**
-   * Gathers by words.
+   * Gathers texts.
    *
-   * @param texts the stems of each; one without any stays alone
+   * @param texts one without stems, whose meaning is not known either, stays alone
    * @param least mean likeness from which texts say the same, above 0, up to 1
    * @return the numbers of the texts of each cluster, by the first of them
    */
-  static List<List<Integer>> gathered(List<Set<String>> texts, double least) {
-    return gathered(texts, null, least);
-  }
-
-  /**
-   * Gathers by words and meaning.
-   *
-   * @param meanings a vector of length 1 for each text, null where they are not known
-   */
-  static List<List<Integer>> gathered(
-      List<Set<String>> texts, float @Nullable [][] meanings, double least) {
-    Alike alike = new Alike(texts, meanings, least);
+  static List<List<Integer>> gathered(List<Text> texts, double least) {
+    Alike alike = new Alike(texts, least);
     alike.join();
     return alike.clusters.stream().filter(c -> !c.gone).map(c -> List.copyOf(c.texts)).toList();
   }

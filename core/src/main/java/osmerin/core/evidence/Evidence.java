@@ -14,7 +14,7 @@ public record Evidence(List<RankingPage> pages, Optional<WordRange> length, List
   public static final Evidence NONE = new Evidence(List.of(), Optional.empty(), List.of());
 
   /** Terms that a writer is shown. */
-  private static final int MOST_TERMS = 24;
+  private static final int MOST_TERMS = 40;
 
   public Evidence {
     pages = List.copyOf(pages);

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -31,13 +32,46 @@ public enum PageKind {
       Pattern.compile("\\b(vs\\.?|versus|compared|comparison|differences? between)\\b");
   private static final Pattern COUNTS =
       Pattern.compile("^\\W*(the )?(top )?\\d{1,3}(?=\\s+\\p{L})");
-  private static final Pattern BEST = Pattern.compile("\\b(best|ideas|tips|examples|reasons)\\b");
-  private static final Pattern HOW = Pattern.compile("\\b(how to|step by step|guide to making)\\b");
-  private static final Pattern STEP = Pattern.compile("^\\W*step \\d+\\b");
+  private static final Pattern BEST = Pattern.compile("\\b(best|ideas|tips|reasons)\\b");
+  private static final Pattern HOW =
+      Pattern.compile(
+          "\\b(how (?:to|do (?:i|you))|step[ -]by[ -]step|(?:week|day) by (?:week|day)|tutorial"
+              + "|instructions|guide to (?:the )?\\w{3,20}ing)\\b");
+
+  /** Told from experience: "Seasoning cast iron the way my nan did it". */
+  private static final Pattern DOING =
+      Pattern.compile("^\\W*(?:my \\w|(?!nothing|everything|something|during)\\w{2,20}ing\\b)");
+
+  private static final Pattern MEANS =
+      Pattern.compile(
+          "\\b(what (?:is|are|does)|meaning|definition|glossary|explained|wiki|encyclop(?:a?e|æ)dia"
+              + "|questions|answers?|answered|faq)\\b|\\bwhat .{1,40} means?\\b");
+  private static final Pattern STEP =
+      Pattern.compile("^\\W*step (?:\\d+|one|two|three|four|five|six|seven|eight|nine|ten)\\b");
   private static final Pattern NUMBERED = Pattern.compile("^\\W*\\d{1,2}[.):]\\s");
+
+  /** What a reader is told to do, or what the writer did. */
+  private static final Pattern DOES =
+      Pattern.compile(
+          "^(?:i|we|then i|then we|you|if you|when you|your) \\w|^(?:then |now |next,? |first,? "
+              + "|finally,? |always |never |don[’']t |do not )?(?:add|adjust|apply|attach|bake|begin|boil"
+              + "|bring|brush|build|buy|check|choose|clean|click|close|cook|cool|cover|cut|decide|divide"
+              + "|do|draw|drill|dry|fasten|fill|find|fix|fold|get|give|go|hang|heat|hold|insert|keep|lay"
+              + "|leave|let|lift|list|look|make|mark|measure|mix|move|open|place|plant|pour|practise|prepare"
+              + "|press|pull|push|put|record|remove|repeat|rinse|rub|run|save|scrub|set|shake|slide|soak"
+              + "|spread|stand|start|stir|stop|take|tie|tighten|transfer|try|turn|unscrew|use|wait|walk|warm"
+              + "|wash|water|weigh|wipe|work|wrap|write)\\b");
+
+  /** Of the sentences so many are done where a text without another sign is a how-to. */
+  private static final double MOSTLY_DONE = 0.3;
+
   private static final Pattern TOOL_WORD =
       Pattern.compile("\\b(calculator|generator|converter|checker|planner|estimator)\\b");
   private static final Pattern THREAD = Pattern.compile("\\b(forum|thread|discussion board)\\b");
+
+  /** Structured data of what is written, which may have products in it. */
+  private static final Set<String> WRITTEN =
+      Set.of("article", "blogposting", "newsarticle", "howto", "recipe", "techarticle");
 
   private final String label;
   private final boolean article;
@@ -89,7 +123,9 @@ public enum PageKind {
   private static @Nullable Read byUse(ReadPage page) {
     PageSigns signs = page.signs();
     String title = page.title().toLowerCase(Locale.ROOT);
-    if (signs.types().contains("product") || signs.buys() && signs.prices() > 0) {
+    boolean product =
+        signs.types().contains("product") && Collections.disjoint(signs.types(), WRITTEN);
+    if (product || signs.buys() && signs.prices() > 0) {
       return new Read(SHOP, "it sells: %s prices".formatted(signs.prices()));
     }
     if (signs.types().contains("discussionforumposting")
@@ -116,6 +152,9 @@ public enum PageKind {
     if (compares.find()) {
       return new Read(COMPARISON, "its title says “%s”".formatted(compares.group()));
     }
+    if (COUNTS.matcher(title).find()) {
+      return new Read(LIST, "its title promises several");
+    }
     if (HOW.matcher(title).find()) {
       return new Read(HOW_TO, "its title says how");
     }
@@ -123,7 +162,8 @@ public enum PageKind {
     if (steps >= 2) {
       return new Read(HOW_TO, "%s headings are steps".formatted(steps));
     }
-    if (COUNTS.matcher(title).find() || BEST.matcher(title).find() && headings.size() >= 3) {
+    boolean explains = MEANS.matcher(title).find();
+    if (!explains && BEST.matcher(title).find() && headings.size() >= 3) {
       return new Read(LIST, "its title promises several");
     }
     long numbered = headings.stream().filter(h -> NUMBERED.matcher(h).find()).count();
@@ -134,6 +174,24 @@ public enum PageKind {
     if (items >= 4 && items * WORDS_A_STEP >= page.keptWords()) {
       return new Read(HOW_TO, "a numbered list of %s steps".formatted(items));
     }
+    if (!explains && (DOING.matcher(title).find() || done(page) >= MOSTLY_DONE) && isDone(page)) {
+      return new Read(HOW_TO, "its sentences say what to do");
+    }
     return new Read(DEFINITION, "it explains its subject in running text");
+  }
+
+  /** Even a title of doing needs some of it in the text. */
+  private static boolean isDone(ReadPage page) {
+    return done(page) >= MOSTLY_DONE / 2;
+  }
+
+  private static double done(ReadPage page) {
+    List<String> sentences =
+        page.sentences().stream()
+            .filter(sentence -> !sentence.isHeading() && sentence.isWriting())
+            .map(sentence -> sentence.text().toLowerCase(Locale.ROOT))
+            .toList();
+    long done = sentences.stream().filter(text -> DOES.matcher(text).find()).count();
+    return sentences.isEmpty() ? 0 : (double) done / sentences.size();
   }
 }

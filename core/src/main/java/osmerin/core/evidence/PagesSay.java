@@ -1,20 +1,15 @@
 package osmerin.core.evidence;
 
-import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.evidence.Sayings.Said;
 import osmerin.core.meaning.Meaning;
-import osmerin.core.text.Language;
-import osmerin.core.text.Stems;
-import osmerin.core.text.StopWords;
 import osmerin.core.text.Words;
 
 /**
@@ -30,31 +25,23 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   public static final PagesSay NOTHING = new PagesSay(List.of(), List.of(), List.of());
 
   /** Mean cosine from which headings mean the same, and sentences make the same point. */
-  private static final double SAME_HEADING = 0.55;
+  private static final double SAME_HEADING = 0.33;
 
-  private static final double SAME_POINT = 0.45;
+  private static final double SAME_POINT = 0.26;
 
   /** Questions differ by a word: "over HTTP", "over SSH". */
   private static final double SAME_QUESTION = 0.7;
 
   /** The same where likeness is meaning too. */
-  private static final double MEANS_HEADING = 0.55;
+  private static final double MEANS_HEADING = 0.25;
 
-  private static final double MEANS_POINT = 0.57;
+  private static final double MEANS_POINT = 0.25;
   private static final double MEANS_QUESTION = 0.75;
-  private static final int SHORTEST_POINT = 6;
+  private static final int SHORTEST_POINT = 5;
   private static final int LONGEST_POINT = 45;
   private static final int LONGEST_QUESTION = 25;
   private static final int LONGEST_HEADING = 45;
   private static final int MOST = 60;
-  private static final int BLOCKS_THAT_TELL = 40;
-
-  /** The number of a heading is its page's, and no part of what it says. */
-  private static final Pattern NUMBERING =
-      Pattern.compile(
-          "^\\W{0,20}+(?:(?:step|part|no\\.?)\\s{1,9}+)?\\d{1,2}(?:\\.\\d{1,2}){0,9}\\s{0,9}+[.):–-]\\s+",
-          Pattern.CASE_INSENSITIVE);
-
   private static final Pattern ASKS = Pattern.compile("[\\p{L}\\p{N})’”\"']\\?$");
   private static final Set<String> ASKING =
       Set.of("how", "what", "when", "where", "which", "who", "why");
@@ -69,8 +56,18 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
    *
    * @param text as the page has it that puts it most like the others
    * @param place its mean place on the pages, 0–1
+   * @param sources where it stands, in the order of the pages; empty where that was not kept
    */
-  public record Heading(String text, int pages, double place) {}
+  public record Heading(String text, int pages, double place, List<Source> sources) {
+    public Heading {
+      sources = sources == null ? List.of() : List.copyOf(sources);
+    }
+
+    /** A heading of which it is not known where it stands. */
+    public Heading(String text, int pages, double place) {
+      this(text, pages, place, List.of());
+    }
+  }
 
   /** What several pages say, each with the sentence that says it. */
   public record Point(String text, List<Source> sources) {
@@ -95,9 +92,6 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
    */
   public record Source(String page, int sentence) {}
 
-  /** A sentence of one of the pages, with what it is compared by. */
-  private record Said(int page, ReadPage.Sentence sentence, String text, Set<String> stems) {}
-
   public PagesSay {
     headings = List.copyOf(headings);
     questions = List.copyOf(questions);
@@ -106,97 +100,38 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
 
   /** Draws it from pages by their words. */
   public static PagesSay of(List<ReadPage> pages) {
-    return of(pages, null);
+    return of(pages, List.of(), null);
   }
 
   /**
    * Draws it from pages by words and meaning; by words alone when it does not know the language of
    * one of them.
    */
-  public static PagesSay of(List<ReadPage> pages, @Nullable Meaning meaning) {
-    Stems stems = new Stems();
-    List<Said> all = new ArrayList<>();
-    for (int page = 0; page < pages.size(); page++) {
-      Language language = language(pages.get(page));
-      Set<String> title = stems(stems, pages.get(page).title(), language);
-      for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
-        String text = text(sentence);
-        Set<String> its = stems(stems, text, language);
-        if (!sentence.isHeading() || !its.equals(title)) {
-          all.add(new Said(page, sentence, text, its));
-        }
-      }
-    }
-    Gathering gathering =
-        new Gathering(meaning != null && isMeant(pages, meaning) ? meaning : null);
-    return new PagesSay(
-        headings(all, gathering), questions(all, gathering), points(all, pages, gathering));
+  public static PagesSay of(
+      List<ReadPage> pages, Collection<String> keywords, @Nullable Meaning meaning) {
+    boolean meant = meaning != null && isMeant(pages, meaning);
+    Sayings sayings = new Sayings(pages, keywords, meant ? meaning : null);
+    List<List<Said>> points = points(sayings);
+    sayings.known(points);
+    return new PagesSay(headings(sayings, pages), questions(sayings), points(points, pages));
   }
 
   /** Whether it knows the languages of all pages, so that they can be gathered by meaning. */
   public static boolean isMeant(List<ReadPage> pages, Meaning meaning) {
-    return pages.stream().map(PagesSay::language).allMatch(meaning::knows);
+    return pages.stream().map(Sayings::language).allMatch(meaning::knows);
   }
 
-  private static String text(ReadPage.Sentence sentence) {
-    String bare = sentence.isHeading() ? NUMBERING.matcher(sentence.text()).replaceFirst("") : "";
-    return bare.isBlank() ? sentence.text() : bare;
-  }
-
-  /** Gathers what was said by words, or by words and meaning. */
-  private record Gathering(@Nullable Meaning meaning) {
-    List<List<Said>> of(List<Said> said, double byWords, double byMeaning) {
-      List<Set<String>> stems = said.stream().map(Said::stems).toList();
-      return Alike.gathered(stems, vectors(said), meaning == null ? byWords : byMeaning).stream()
-          .map(same -> same.stream().map(said::get).toList())
-          .toList();
-    }
-
-    private float @Nullable [][] vectors(List<Said> said) {
-      if (meaning == null) {
-        return null;
-      }
-      Map<String, float[]> vectors =
-          meaning.vectors(said.stream().map(Said::text).collect(Collectors.toSet()));
-      return said.stream().map(one -> vectors.get(one.text())).toArray(float[][]::new);
-    }
-  }
-
-  /** The language of which a page has the most stop words; English at a tie. */
-  private static Language language(ReadPage page) {
-    List<String> words =
-        page.kept().stream()
-            .limit(BLOCKS_THAT_TELL)
-            .flatMap(block -> Words.lower(block.text()).stream())
-            .toList();
-    return Arrays.stream(Language.values())
-        .max(
-            Comparator.comparingLong(
-                    (Language language) ->
-                        words.stream().filter(w -> StopWords.contains(w, language)).count())
-                .thenComparing(Comparator.reverseOrder()))
-        .orElseThrow();
-  }
-
-  private static Set<String> stems(Stems stems, String text, Language language) {
-    Set<String> subject = new LinkedHashSet<>();
-    for (String word : Words.subject(text, language)) {
-      if (!CommonWords.contains(word)) {
-        subject.add(stems.of(word, language));
-      }
-    }
-    return subject.isEmpty() ? stems.subject(text, language) : subject;
-  }
-
-  private static List<Heading> headings(List<Said> all, Gathering gathering) {
-    List<Said> headings = all.stream().filter(said -> said.sentence().isHeading()).toList();
-    return gathering.of(headings, SAME_HEADING, MEANS_HEADING).stream()
+  private static List<Heading> headings(Sayings sayings, List<ReadPage> pages) {
+    List<Said> headings =
+        sayings.all().stream().filter(said -> said.sentence().isHeading()).toList();
+    return sayings.gathered(headings, SAME_HEADING, MEANS_HEADING).stream()
         .map(
             same ->
                 new Heading(
                     central(same).text(),
                     pages(same),
-                    same.stream().mapToDouble(s -> s.sentence().place()).average().orElse(0)))
+                    same.stream().mapToDouble(s -> s.sentence().place()).average().orElse(0),
+                    sources(same, pages)))
         .sorted(
             Comparator.comparingInt((Heading h) -> -h.pages())
                 .thenComparingDouble(Heading::place)
@@ -205,9 +140,9 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
         .toList();
   }
 
-  private static List<String> questions(List<Said> all, Gathering gathering) {
-    List<Said> asked = all.stream().filter(PagesSay::isQuestion).toList();
-    return gathering.of(asked, SAME_QUESTION, MEANS_QUESTION).stream()
+  private static List<String> questions(Sayings sayings) {
+    List<Said> asked = sayings.all().stream().filter(PagesSay::isQuestion).toList();
+    return sayings.gathered(asked, SAME_QUESTION, MEANS_QUESTION).stream()
         .sorted(Comparator.comparingInt(same -> -pages(same)))
         .map(same -> central(same).text())
         .limit(MOST)
@@ -227,16 +162,21 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
     return ASKS.matcher(said.text().strip()).find() || said.sentence().isHeading() && begins;
   }
 
-  private static List<Point> points(List<Said> all, List<ReadPage> pages, Gathering gathering) {
+  private static List<List<Said>> points(Sayings sayings) {
     List<Said> stated =
-        all.stream()
+        sayings.all().stream()
             .filter(said -> said.sentence().isWriting() && !said.sentence().isHeading())
             .filter(said -> !isQuestion(said))
             .filter(said -> Words.count(said.text()) >= SHORTEST_POINT)
-            .filter(said -> Words.count(said.text()) <= LONGEST_POINT && said.stems().size() >= 3)
+            .filter(said -> Words.count(said.text()) <= LONGEST_POINT && said.stems().size() >= 2)
             .toList();
-    return gathering.of(stated, SAME_POINT, MEANS_POINT).stream()
+    return sayings.gathered(stated, SAME_POINT, MEANS_POINT).stream()
         .filter(same -> pages(same) > 1)
+        .toList();
+  }
+
+  private static List<Point> points(List<List<Said>> gathered, List<ReadPage> pages) {
+    return gathered.stream()
         .map(same -> point(same, pages))
         .sorted(
             Comparator.comparingInt((Point p) -> -p.sayers())
@@ -247,11 +187,13 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   }
 
   private static Point point(List<Said> same, List<ReadPage> pages) {
-    List<Source> sources =
-        same.stream()
-            .map(s -> new Source(pages.get(s.page()).name(), s.sentence().number()))
-            .toList();
-    return new Point(central(same).text(), sources);
+    return new Point(central(same).text(), sources(same, pages));
+  }
+
+  private static List<Source> sources(List<Said> same, List<ReadPage> pages) {
+    return same.stream()
+        .map(s -> new Source(pages.get(s.page()).name(), s.sentence().number()))
+        .toList();
   }
 
   private static int pages(List<Said> same) {

@@ -7,10 +7,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.regex.Pattern;
+import osmerin.core.evidence.Phrases.Phrase;
 import osmerin.core.text.Stems;
-import osmerin.core.text.StopWords;
-import osmerin.core.text.Words;
 
 /**
  * Finds words and phrases of 1–4 words that at least 40 % of the pages use. A term weighs
@@ -20,29 +18,16 @@ import osmerin.core.text.Words;
  *     · ln(1 + uses here per 1,000 words / uses elsewhere per 1,000 words) · ln(1 + words in it)
  * </pre>
  *
- * where uses elsewhere are smoothed by one use in the other evidence. A term that stands almost
- * only inside a longer one is left to the longer one.
+ * where uses elsewhere are smoothed by one use in the other evidence. A term that stands mostly
+ * inside a longer one is left to the longer one. All forms of a phrase ({@link Phrases}) are one.
  */
 final class TermFinder {
-  private static final int MOST_WORDS = 4;
   private static final double SHARE_OF_PAGES = 0.4;
 
   /** A shorter term goes when the longer one has at least this part of its uses. */
-  private static final double INSIDE = 0.8;
+  private static final double INSIDE = 0.6;
 
-  /** Signs that part phrases wherever they stand. */
-  private static final String APART = "\n()\"“”—–";
-
-  /** Signs that part phrases before space, or before more of them. */
-  private static final String PARTING = ".!?;:,[]";
-
-  private static final String ENDS = " \t\n\r\u00a0" + PARTING + APART;
-
-  private static final Pattern NUMBER = Pattern.compile("[\\d.,-]+");
-
-  private record Token(String stem, String word, boolean subject, boolean number) {}
-
-  private final Stems stems = new Stems();
+  private final Phrases phrases = new Phrases(new Stems());
   private final List<RankingPage> pages;
   private final int[] words;
   private final Map<String, int[]> uses = new HashMap<>();
@@ -79,91 +64,34 @@ final class TermFinder {
     Set<String> inHeadings = new HashSet<>();
     RankingPage it = pages.get(page);
     // The title says what the page is about but is not part of its length.
-    phrases(tokens(it.title())).forEach(p -> inHeadings.add(key(p)));
+    phrases.in(it.title()).forEach(phrase -> inHeadings.add(phrase.key()));
     for (String heading : it.headings()) {
-      for (List<Token> phrase : phrases(tokens(heading))) {
-        inHeadings.add(key(phrase));
+      for (Phrase phrase : phrases.in(heading)) {
+        inHeadings.add(phrase.key());
         add(page, phrase);
       }
     }
-    it.blocks().forEach(block -> phrases(tokens(block)).forEach(phrase -> add(page, phrase)));
+    it.blocks().forEach(block -> phrases.in(block).forEach(phrase -> add(page, phrase)));
     inHeadings.forEach(key -> headed.merge(key, 1, Integer::sum));
   }
 
-  private void add(int page, List<Token> phrase) {
-    String key = key(phrase);
-    uses.computeIfAbsent(key, k -> new int[pages.size()])[page]++;
-    spellings.computeIfAbsent(key, k -> new HashMap<>()).merge(spelling(phrase), 1, Integer::sum);
+  private void add(int page, Phrase phrase) {
+    uses.computeIfAbsent(phrase.key(), k -> new int[pages.size()])[page]++;
+    spellings
+        .computeIfAbsent(phrase.key(), k -> new HashMap<>())
+        .merge(phrase.text(), 1, Integer::sum);
   }
 
   private void countElsewhere(RankingPage page) {
     List<String> texts = new ArrayList<>(page.headings());
     texts.addAll(page.blocks());
     for (String text : texts) {
-      for (List<Token> phrase : phrases(tokens(text))) {
-        String key = key(phrase);
-        if (uses.containsKey(key)) {
-          usesElsewhere.merge(key, 1, Integer::sum);
+      for (Phrase phrase : phrases.in(text)) {
+        if (uses.containsKey(phrase.key())) {
+          usesElsewhere.merge(phrase.key(), 1, Integer::sum);
         }
       }
     }
-  }
-
-  /** Sentence ends part phrases, so tokens of different sentences never stand together. */
-  private List<List<Token>> tokens(String text) {
-    List<List<Token>> sentences = new ArrayList<>();
-    for (String part : parts(text)) {
-      List<Token> tokens = new ArrayList<>();
-      for (String word : Words.lower(part)) {
-        boolean subject =
-            word.length() > 1 && !StopWords.contains(word) && !CommonWords.contains(word);
-        boolean number = NUMBER.matcher(word).matches();
-        tokens.add(new Token(stems.of(word), word, subject, number));
-      }
-      sentences.add(tokens);
-    }
-    return sentences;
-  }
-
-  /** What stands between signs that part phrases; a sign within a word ("1,300") parts none. */
-  private static List<String> parts(String text) {
-    List<String> parts = new ArrayList<>();
-    int from = 0;
-    for (int i = 0; i < text.length(); i++) {
-      char sign = text.charAt(i);
-      boolean last = i + 1 == text.length() || ENDS.indexOf(text.charAt(i + 1)) >= 0;
-      if (APART.indexOf(sign) >= 0 || PARTING.indexOf(sign) >= 0 && last) {
-        parts.add(text.substring(from, i));
-        from = i + 1;
-      }
-    }
-    parts.add(text.substring(from));
-    return parts;
-  }
-
-  /** Phrases begin and end with a subject word; a bare number is no term. */
-  private static List<List<Token>> phrases(List<List<Token>> sentences) {
-    List<List<Token>> phrases = new ArrayList<>();
-    for (List<Token> tokens : sentences) {
-      for (int from = 0; from < tokens.size(); from++) {
-        for (int to = from + 1; to <= Math.min(tokens.size(), from + MOST_WORDS); to++) {
-          List<Token> phrase = tokens.subList(from, to);
-          boolean whole = phrase.get(0).subject() && phrase.get(phrase.size() - 1).subject();
-          if (whole && !phrase.stream().allMatch(Token::number)) {
-            phrases.add(phrase);
-          }
-        }
-      }
-    }
-    return phrases;
-  }
-
-  private static String key(List<Token> phrase) {
-    return String.join(" ", phrase.stream().map(Token::stem).toList());
-  }
-
-  private static String spelling(List<Token> phrase) {
-    return String.join(" ", phrase.stream().map(Token::word).toList());
   }
 
   private static int used(int[] counts) {
@@ -185,19 +113,30 @@ final class TermFinder {
   private Set<String> insideLonger() {
     Set<String> inside = new HashSet<>();
     for (Map.Entry<String, int[]> longer : uses.entrySet()) {
-      String[] parts = longer.getKey().split(" ");
       int needed = total(longer.getValue());
-      for (int from = 0; from < parts.length; from++) {
-        for (int to = from + 1; to <= parts.length; to++) {
-          String part = String.join(" ", List.of(parts).subList(from, to));
-          int[] counts = to - from < parts.length ? uses.get(part) : null;
-          if (counts != null && needed >= INSIDE * total(counts)) {
-            inside.add(part);
-          }
+      for (String part : partsOf(longer.getKey().split(" "))) {
+        int[] counts = uses.get(part);
+        if (counts != null && needed >= INSIDE * total(counts)) {
+          inside.add(part);
         }
       }
     }
     return inside;
+  }
+
+  /** Keys with some of the stems of a key, not all. */
+  private static List<String> partsOf(String[] stems) {
+    List<String> parts = new ArrayList<>();
+    for (int chosen = 1; chosen < (1 << stems.length) - 1; chosen++) {
+      List<String> part = new ArrayList<>();
+      for (int stem = 0; stem < stems.length; stem++) {
+        if ((chosen >> stem & 1) == 1) {
+          part.add(stems[stem]);
+        }
+      }
+      parts.add(String.join(" ", part));
+    }
+    return parts;
   }
 
   private Term term(String key, int[] counts) {

@@ -9,12 +9,30 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 class AlikeTest {
-  /** The plain definition: look at all pairs of clusters, join the nearest, again and again. */
+  private static List<Alike.Text> texts(List<Set<String>> stems, int[] pages, float[][] meanings) {
+    List<Alike.Text> texts = new ArrayList<>();
+    for (int i = 0; i < stems.size(); i++) {
+      Map<String, Double> weights = new TreeMap<>();
+      stems.get(i).forEach(stem -> weights.put(stem, 1.0));
+      texts.add(new Alike.Text(pages[i], weights, meanings == null ? null : meanings[i]));
+    }
+    return texts;
+  }
+
+  private static int[] ownPages(int count) {
+    return IntStream.range(0, count).toArray();
+  }
+
+  /**
+   * The plain definition: look at all pairs of clusters that share no page, join the nearest, again
+   * and again.
+   */
   private static Set<Set<Integer>> plainly(
-      List<Set<String>> texts, float[][] meanings, double least) {
+      List<Set<String>> texts, int[] pages, float[][] meanings, double least) {
     List<Set<Integer>> clusters = new ArrayList<>();
     for (int i = 0; i < texts.size(); i++) {
       clusters.add(new TreeSet<>(Set.of(i)));
@@ -26,7 +44,9 @@ class AlikeTest {
       for (int a = 0; a < clusters.size(); a++) {
         for (int b = a + 1; b < clusters.size(); b++) {
           double mean = mean(texts, meanings, clusters.get(a), clusters.get(b));
-          if (mean >= least && mean > best + 1e-12) {
+          if (mean >= least
+              && mean > best + 1e-12
+              && apart(pages, clusters.get(a), clusters.get(b))) {
             best = mean;
             one = clusters.get(a);
             other = clusters.get(b);
@@ -40,6 +60,10 @@ class AlikeTest {
       clusters.removeIf(c -> c == gone);
       one.addAll(other);
     }
+  }
+
+  private static boolean apart(int[] pages, Set<Integer> a, Set<Integer> b) {
+    return a.stream().noneMatch(one -> b.stream().anyMatch(other -> pages[one] == pages[other]));
   }
 
   private static double mean(
@@ -89,6 +113,14 @@ class AlikeTest {
     againstThePlainDefinition(new Random(4), 1_500, true);
   }
 
+  @Test
+  void noTwoTextsOfOnePageComeTogether() {
+    List<Set<String>> same =
+        List.of(Set.of("kiln"), Set.of("kiln"), Set.of("kiln"), Set.of("kiln"));
+    assertThat(Alike.gathered(texts(same, new int[] {0, 0, 1, 1}, null), 0.5))
+        .containsExactly(List.of(0, 2), List.of(1, 3));
+  }
+
   private static float[][] directions(Random random, int count) {
     float[][] meanings = new float[count][];
     for (int i = 0; i < count; i++) {
@@ -112,12 +144,16 @@ class AlikeTest {
       }
       double least = 0.2 + random.nextDouble() * 0.6;
       float[][] meanings = meant ? directions(random, count) : null;
-      if (!meant && ties(texts)) {
+      int[] pages = random.ints(count, 0, 4).toArray();
+      if (ties(texts) && !meant) {
         continue;
       }
       Set<Set<Integer>> gathered = new java.util.HashSet<>();
-      Alike.gathered(texts, meanings, least).forEach(same -> gathered.add(new TreeSet<>(same)));
-      assertThat(gathered).as(texts + " from " + least).isEqualTo(plainly(texts, meanings, least));
+      Alike.gathered(texts(texts, pages, meanings), least)
+          .forEach(same -> gathered.add(new TreeSet<>(same)));
+      assertThat(gathered)
+          .as(texts + " from " + least)
+          .isEqualTo(plainly(texts, pages, meanings, least));
     }
   }
 
@@ -145,13 +181,16 @@ class AlikeTest {
         texts.add(Set.of("kiln", "cool", "slow"));
       }
       texts.add(Set.of("wheel", "head", "bat"));
-      assertThat(Alike.gathered(texts, 0.5)).as("of " + count).hasSize(2);
+      assertThat(Alike.gathered(texts(texts, ownPages(count + 1), null), 0.5))
+          .as("of " + count)
+          .hasSize(2);
     }
   }
 
   @Test
   void textsWithoutWordsStayAlone() {
-    assertThat(Alike.gathered(List.of(Set.of(), Set.of("a"), Set.of()), 0.5)).hasSize(3);
+    List<Set<String>> few = List.of(Set.of(), Set.of("a"), Set.of());
+    assertThat(Alike.gathered(texts(few, ownPages(3), null), 0.5)).hasSize(3);
     assertThat(Alike.gathered(List.of(), 0.5)).isEmpty();
   }
 }

@@ -112,7 +112,7 @@ class PagesSayTest {
             page("one", "Hard frost kills tender shoots within one single night outdoors."),
             page("two", "Icy temperatures destroy young growth before the icy sun is up."));
     assertThat(PagesSay.of(pages).points()).isEmpty();
-    assertThat(PagesSay.of(pages, MEANT).points()).hasSize(1);
+    assertThat(PagesSay.of(pages, List.of(), MEANT).points()).hasSize(1);
   }
 
   @Test
@@ -121,7 +121,7 @@ class PagesSayTest {
         List.of(
             page("eins", "Harter frost tötet die zarten Triebe und das in nur einer Nacht."),
             page("zwei", "Bei icy Wetter erfriert der junge Wuchs und die Sonne ist nicht da."));
-    assertThat(PagesSay.of(pages, MEANT)).isEqualTo(PagesSay.of(pages));
+    assertThat(PagesSay.of(pages, List.of(), MEANT)).isEqualTo(PagesSay.of(pages));
   }
 
   @Test

@@ -43,7 +43,7 @@ public final class EvidenceFile {
     file.put("words", words(pages));
     Evidence evidence = Evidence.of(pages.stream().map(ReadPage::ranking).toList(), List.of());
     file.put("terms", evidence.terms().stream().map(EvidenceFile::term).toList());
-    PagesSay say = PagesSay.of(pages, meaning);
+    PagesSay say = PagesSay.of(pages, primary == null ? List.of() : List.of(primary), meaning);
     file.put("headings", say.headings().stream().map(EvidenceFile::heading).toList());
     file.put("questions", say.questions());
     file.put("points", say.points().stream().map(EvidenceFile::point).toList());

@@ -20,6 +20,7 @@ final class LeftOut {
           "dialog", "dialog",
           "form", "form",
           "button", "button",
+          "label", "form",
           "select", "form",
           "fieldset", "form");
 
@@ -46,8 +47,12 @@ final class LeftOut {
     name("note of the site", "cookie cookies consent gdpr popup modal overlay notice banner");
     name(RELATED, "related recommended recommendations trending popular sidebar widget widgets");
     name("comments", "comment comments respond disqus");
-    name("sharing", "share sharing social follow newsletter subscribe signup");
-    name("byline", "byline author authors dateline postmeta");
+    name("sharing", "share sharing social follow");
+    name("newsletter", "newsletter subscribe signup optin");
+    name("poll", "poll polls vote voting survey quiz");
+    name("table of contents", "toc");
+    name("asks whether it helped", "helpful feedback");
+    name("byline", "byline author authors authorbox bio dateline postmeta");
     name("advert", "advert adverts ad ads advertisement sponsored sponsor promo promotion");
   }
 

@@ -29,6 +29,9 @@ public final class PageReader {
   /** A part with so much of what is left is where the text stands. */
   private static final double MOST_OF_IT = 0.5;
 
+  /** Of the words of a part with the title so many are the text itself. */
+  private static final double OF_AROUND = 0.8;
+
   private static final String OUTSIDE = "outside the text";
   private static final String LINK_LIST = "list of links";
 
@@ -43,15 +46,18 @@ public final class PageReader {
     Document document = Jsoup.parse(html);
     List<Run> runs = runs(document);
     leaveOutLinks(runs);
+    int posts = Around.leaveOut(runs);
     leaveOutside(document, runs);
     List<PageBlock> blocks = runs.stream().map(run -> block(kind(run), run)).toList();
-    return new ReadPage(name, title(document), blocks, Signs.of(document, steps(runs)));
+    return new ReadPage(
+        name, title(document), blocks, Signs.of(document, runs, posts, steps(runs)));
   }
 
   /** What links to a heading from itself is no part of it. */
   private static PageBlock block(Kind kind, Run run) {
     String text = run.text.toString().strip();
-    String bare = kind == Kind.HEADING ? text.replaceFirst("\\s*[¶#§🔗]$", "") : text;
+    String bare =
+        kind == Kind.HEADING ? text.replaceFirst("\\s*(?:[¶#§🔗]|\\[edit\\])$", "") : text;
     return new PageBlock(kind, bare.isEmpty() ? text : bare, run.leftOut);
   }
 
@@ -95,10 +101,22 @@ public final class PageReader {
         to++;
       }
       if (to - from >= LINKS_IN_A_ROW) {
-        runs.subList(from, to).forEach(run -> run.leftOut = LINK_LIST);
+        runs.subList(from, to).forEach(run -> run.leaveOut(LINK_LIST));
       }
       from = Math.max(to, from + 1);
     }
+    runs.stream().filter(PageReader::leadsAway).forEach(run -> run.leaveOut(LINK_LIST));
+  }
+
+  /** Several links in one line, or a line that is a link to another page and nothing else. */
+  private static boolean leadsAway(Run run) {
+    if (!run.isKept() || !run.isLink()) {
+      return false;
+    }
+    List<Element> links = run.block.select("a[href]");
+    boolean away = links.stream().anyMatch(link -> !link.attr("href").startsWith("#"));
+    boolean line = kind(run) == Kind.PARAGRAPH && run.linked.length() >= run.text.length();
+    return links.size() > 1 && kind(run) != Kind.HEADING || line && away;
   }
 
   /** Leaves out what stands outside of the part with most of the text, where there is one. */
@@ -120,7 +138,22 @@ public final class PageReader {
         return parts.get(0);
       }
     }
-    return densest(kept, all);
+    return withTitle(densest(kept, all), kept);
+  }
+
+  /** The part around it that has the title too, where little else comes with it. */
+  private static @Nullable Element withTitle(@Nullable Element part, List<Run> kept) {
+    List<Run> titles =
+        kept.stream().filter(run -> run.block.normalName().equals("h1")).limit(2).toList();
+    if (part == null || titles.size() != 1) {
+      return part;
+    }
+    Element around = part;
+    while (around != null && !titles.get(0).isWithin(around)) {
+      around = around.parent();
+    }
+    boolean little = around != null && within(part, kept) >= OF_AROUND * within(around, kept);
+    return little ? around : part;
   }
 
   private static int within(Element part, List<Run> kept) {

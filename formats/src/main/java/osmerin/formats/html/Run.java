@@ -13,14 +13,42 @@ final class Run {
   final StringBuilder text = new StringBuilder();
   final StringBuilder linked = new StringBuilder();
   @Nullable String leftOut;
+  private int words = -1;
 
   Run(Element block, @Nullable String leftOut) {
     this.block = block;
     this.leftOut = leftOut;
   }
 
+  /** Counted once; its text is complete by then. */
   int words() {
-    return Words.count(text.toString());
+    if (words < 0) {
+      words = Words.count(text.toString());
+    }
+    return words;
+  }
+
+  boolean isKept() {
+    return leftOut == null;
+  }
+
+  /** The first reason stands. */
+  void leaveOut(String reason) {
+    leftOut = leftOut == null ? reason : leftOut;
+  }
+
+  boolean isWithin(Element box) {
+    for (Element up = block; up != null; up = up.parent()) {
+      if (up == box) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @Override
+  public String toString() {
+    return text.toString();
   }
 
   boolean isLink() {

@@ -1,5 +1,7 @@
 package osmerin.formats.html;
 
+import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
@@ -22,26 +24,62 @@ final class Signs {
   private static final String POSTS =
       "[itemtype$=Comment], [itemtype$=Answer], .post-content, .forum-post, .reply, .answer,"
           + " .message-body, [data-post-id]";
-  private static final String INPUTS =
-      "input[type=number], input[type=range], input:not([type]), input[type=text], textarea,"
-          + " select";
+  private static final String INPUTS = "input[type=number], input[type=range], select";
+
+  /** A shop has its basket in front of most of its text; a box within an article has not. */
+  private static final double EARLY = 0.3;
+
+  private static final int LONGEST_BUTTON = 12;
 
   private Signs() {}
 
   /**
+   * @param runs its text, with what is left out
+   * @param posts contributions of different people that are its text
    * @param steps items of a numbered list within its text
    */
-  static PageSigns of(Document page, int steps) {
+  static PageSigns of(Document page, List<Run> runs, int posts, int steps) {
     String text = page.body().text();
     return new PageSigns(
         types(page),
         (int) PRICE.matcher(text).results().limit(1_000).count(),
-        BUYS.matcher(text).find(),
-        page.select(POSTS).size(),
+        buys(runs),
+        Math.max(posts, marked(runs)),
         page.select("video, [itemtype$=VideoObject], iframe[src*=/embed/], iframe[src*=player]")
             .size(),
         (int) page.select(INPUTS).stream().filter(Signs::isToFillIn).count(),
         steps);
+  }
+
+  private static boolean buys(List<Run> runs) {
+    int kept = runs.stream().filter(Run::isKept).mapToInt(Run::words).sum();
+    int before = 0;
+    boolean titled = runs.stream().noneMatch(Signs::isTitle);
+    for (Run run : runs) {
+      titled |= isTitle(run);
+      before += run.isKept() ? run.words() : 0;
+      boolean button = run.words() <= LONGEST_BUTTON && BUYS.matcher(run.toString()).find();
+      if (button && titled && before <= EARLY * kept) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean isTitle(Run run) {
+    return run.block.normalName().equals("h1");
+  }
+
+  /** Contributions that the markup names, of those that are text. */
+  private static int marked(List<Run> runs) {
+    Set<Element> posts = new HashSet<>();
+    for (Run run : runs) {
+      Element post = run.isKept() ? run.block.closest(POSTS) : null;
+      if (post != null) {
+        posts.add(post);
+      }
+    }
+    return posts.size();
   }
 
   private static Set<String> types(Document page) {
