@@ -37,9 +37,6 @@ final class Sayings {
   /** How much of a heading's likeness is that of what stands below it. */
   private static final double SECTION = 0.4;
 
-  /** A mean of so many vectors is half believed. */
-  private static final double FEW = 12;
-
   /** Of the words of a first heading so many stand in the title when it is one. */
   private static final double OF_TITLE = 0.5;
 
@@ -227,77 +224,20 @@ final class Sayings {
     }
     Map<String, float[]> vectors = meaning.vectors(texts);
     List<float[]> own = said.stream().map(s -> vectors.get(s.text())).toList();
-    float[][] centred = centred(own);
+    float[][] centred = Centred.of(own);
     if (!headings) {
       return centred;
     }
-    List<float[]> sections =
-        said.stream()
-            .map(s -> s.below().isEmpty() ? null : mean(first(s.below()), vectors))
-            .toList();
-    return sideBySide(centred, centred(sections));
+    List<float[]> sections = said.stream().map(s -> mean(first(s.below()), vectors)).toList();
+    return Centred.sideBySide(centred, Centred.of(sections), SECTION);
   }
 
   private static List<Said> first(List<Said> below) {
     return below.subList(0, Math.min(BELOW, below.size()));
   }
 
-  private static float[] mean(List<Said> said, Map<String, float[]> vectors) {
-    float[] sum = null;
-    for (Said one : said) {
-      float[] vector = vectors.get(one.text());
-      sum = sum == null ? new float[vector.length] : sum;
-      for (int i = 0; i < vector.length; i++) {
-        sum[i] += vector[i] / said.size();
-      }
-    }
-    return sum;
-  }
-
-  /** Each of length 1 again once their mean is taken away; the mean of few hardly is. */
-  private static float[][] centred(List<float[]> vectors) {
-    int known = (int) vectors.stream().filter(v -> v != null).count();
-    float[][] centred = new float[vectors.size()][];
-    double[] mean = null;
-    for (float[] vector : vectors) {
-      for (int i = 0; vector != null && i < vector.length; i++) {
-        mean = mean == null ? new double[vector.length] : mean;
-        mean[i] += vector[i] / (known + FEW);
-      }
-    }
-    for (int v = 0; v < centred.length; v++) {
-      centred[v] = vectors.get(v) == null ? null : unit(vectors.get(v), mean);
-    }
-    return centred;
-  }
-
-  private static float[] unit(float[] vector, double[] mean) {
-    float[] unit = new float[vector.length];
-    double squares = 0;
-    for (int i = 0; i < vector.length; i++) {
-      unit[i] = (float) (vector[i] - mean[i]);
-      squares += unit[i] * unit[i];
-    }
-    double norm = Math.sqrt(squares);
-    for (int i = 0; i < unit.length && norm > 0; i++) {
-      unit[i] = (float) (unit[i] / norm);
-    }
-    return unit;
-  }
-
-  /** One vector of both, so that a product of two is the mix of their likenesses. */
-  private static float[][] sideBySide(float[][] headings, float[][] sections) {
-    float[][] both = new float[headings.length][];
-    for (int h = 0; h < both.length; h++) {
-      float[] heading = headings[h];
-      float[] section = sections[h];
-      both[h] = new float[2 * heading.length];
-      for (int i = 0; i < heading.length; i++) {
-        both[h][i] = (float) (Math.sqrt(1 - SECTION) * heading[i]);
-        both[h][heading.length + i] =
-            section == null ? 0 : (float) (Math.sqrt(SECTION) * section[i]);
-      }
-    }
-    return both;
+  /** The mean vector of what was said; null of nothing. */
+  private static float @Nullable [] mean(List<Said> said, Map<String, float[]> vectors) {
+    return Centred.mean(said.stream().map(one -> vectors.get(one.text())).toList());
   }
 }

@@ -2,6 +2,7 @@ package osmerin.formats.html;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
@@ -287,10 +288,11 @@ final class Around {
     }
     String first = text.split("[\\s’']", 2)[0];
     Pattern small =
-        Pattern.compile("(?<!\\p{L})" + Pattern.quote(first.toLowerCase()) + "(?!\\p{L})");
+        Pattern.compile(
+            "(?<!\\p{L})" + Pattern.quote(first.toLowerCase(Locale.ROOT)) + "(?!\\p{L})");
     return first.equalsIgnoreCase("i")
         || first.equalsIgnoreCase("my")
-        || !first.equals(first.toLowerCase())
+        || !first.equals(first.toLowerCase(Locale.ROOT))
             && runs.stream().noneMatch(run -> small.matcher(run.toString()).find());
   }
 }

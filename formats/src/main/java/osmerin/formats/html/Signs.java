@@ -29,6 +29,9 @@ final class Signs {
   /** A shop has its basket in front of most of its text; a box within an article has not. */
   private static final double EARLY = 0.3;
 
+  /** With so few words nothing but what is sold is there. */
+  private static final int FEW_WORDS = 150;
+
   private static final int LONGEST_BUTTON = 12;
 
   private Signs() {}
@@ -59,7 +62,7 @@ final class Signs {
       titled |= isTitle(run);
       before += run.isKept() ? run.words() : 0;
       boolean button = run.words() <= LONGEST_BUTTON && BUYS.matcher(run.toString()).find();
-      if (button && titled && before <= EARLY * kept) {
+      if (button && titled && (kept <= FEW_WORDS || before <= EARLY * kept)) {
         return true;
       }
     }
