@@ -22,6 +22,7 @@ import osmerin.core.meaning.Meaning;
 import osmerin.core.meaning.NearPairs;
 import osmerin.core.meaning.Nearness;
 import osmerin.core.meaning.Phrase;
+import osmerin.core.meaning.Profile;
 import osmerin.core.text.Language;
 
 /**
@@ -81,18 +82,49 @@ final class ByMeaning {
   }
 
   /**
-   * Joins.
+   * Puts free units into the groups that their words tell, before meaning is asked.
    *
-   * @param groupOf the group of each unit so far, named by its first unit
-   * @return the same with the free units joined
+   * @param groupOf the group of each unit by pages, named by its first unit
    */
-  int[] join(int[] groupOf) {
+  int[] told(int[] groupOf) {
+    Map<Integer, List<Integer>> groups = groups(groupOf);
+    Map<Integer, Part> parts = new HashMap<>();
+    return new TellingWords(units, groupOf)
+        .join(
+            groupOf,
+            (unit, group) ->
+                groups.containsKey(group)
+                    && asking(List.of(unit))
+                        .mayJoin(parts.computeIfAbsent(group, g -> asking(groups.get(g)))));
+  }
+
+  /** What the units ask for, in which languages; without what they mean. */
+  private Part asking(List<Integer> group) {
+    return group.stream()
+        .map(unit -> wishing(unit, Profile.NOTHING, false))
+        .reduce(Part::plus)
+        .orElseThrow();
+  }
+
+  /** The units of each group that others may join. */
+  private Map<Integer, List<Integer>> groups(int[] groupOf) {
     Map<Integer, List<Integer>> groups = new TreeMap<>();
     for (int unit = 0; unit < groupOf.length; unit++) {
       if (!units.get(unit).isLocked()) {
         groups.computeIfAbsent(groupOf[unit], g -> new ArrayList<>()).add(unit);
       }
     }
+    return groups;
+  }
+
+  /**
+   * Joins.
+   *
+   * @param groupOf the group of each unit so far, named by its first unit
+   * @return the same with the free units joined
+   */
+  int[] join(int[] groupOf) {
+    Map<Integer, List<Integer>> groups = groups(groupOf);
     if (groups.values().stream().allMatch(this::isFixed)) {
       return groupOf;
     }
@@ -169,13 +201,17 @@ final class ByMeaning {
   }
 
   private Part part(int number, boolean fixed) {
+    return wishing(number, nearness().profile(phrase(units.get(number))), fixed);
+  }
+
+  private Part wishing(int number, Profile profile, boolean fixed) {
     Unit unit = units.get(number);
     Set<Wish> wishes = EnumSet.noneOf(Wish.class);
     unit.members().stream()
         .map(keyword -> intents.wish(keyword.text(), keyword.language()))
         .forEach(wishes::add);
     Language language = unit.members().get(0).language();
-    return new Part(nearness().profile(phrase(unit)), fixed, wishes, EnumSet.of(language));
+    return new Part(profile, fixed, wishes, EnumSet.of(language));
   }
 
   /** In strict mode: the unit became the primary of its group. */

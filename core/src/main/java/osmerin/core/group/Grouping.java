@@ -177,7 +177,7 @@ public final class Grouping {
       }
       List<Set<String>> stemsOf = units.stream().map(Unit::stems).toList();
       int[] settled = new Settling(index, settings.least(), stemsOf, held, locked).settle(groupOf);
-      return byMeaning == null ? settled : byMeaning.join(settled);
+      return byMeaning == null ? settled : byMeaning.join(byMeaning.told(settled));
     }
 
     /** Units in order of volume either follow the primary they are most like or become one. */

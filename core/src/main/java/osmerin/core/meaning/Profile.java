@@ -14,6 +14,9 @@ import org.jspecify.annotations.Nullable;
  * @param phrases how many are summed up
  */
 public record Profile(float @Nullable [] meaning, long[] trigrams, float[] weights, int phrases) {
+  /** Of no phrase at all. */
+  public static final Profile NOTHING = new Profile(null, new long[0], new float[0], 0);
+
   /** The mean nearness of the phrases of one with those of the other. */
   public double mean(Profile other) {
     return product(other) / ((double) phrases * other.phrases);
