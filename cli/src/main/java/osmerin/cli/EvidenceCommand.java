@@ -6,10 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Counted;
 import osmerin.formats.evidence.EvidenceFile;
 import osmerin.formats.evidence.SavedPages;
-import osmerin.meaning.SentenceModel;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -43,7 +43,8 @@ final class EvidenceCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     SavedPages saved = read();
-    String file = EvidenceFile.of(saved.pages(), primary, wordsOnly ? null : new SentenceModel());
+    Meaning meaning = wordsOnly ? null : ShippedMeaning.of(spec.commandLine().getErr());
+    String file = EvidenceFile.of(saved.pages(), primary, meaning);
     out.write(
         writer -> {
           try {

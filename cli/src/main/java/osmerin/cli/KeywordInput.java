@@ -13,7 +13,6 @@ import osmerin.core.group.KeywordGroup;
 import osmerin.core.keyword.Keyword;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.meaning.Nearness;
-import osmerin.core.meaning.RememberedMeaning;
 import osmerin.core.text.Counted;
 import osmerin.core.topic.Topic;
 import osmerin.core.topic.Topics;
@@ -21,7 +20,6 @@ import osmerin.formats.keywords.KeywordFile;
 import osmerin.formats.keywords.KeywordRows;
 import osmerin.formats.keywords.RowProblem;
 import osmerin.formats.text.UnreadableFileException;
-import osmerin.meaning.SentenceModel;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -30,9 +28,6 @@ import picocli.CommandLine.Spec;
 /** The keywords a command works on, and how they are grouped. */
 final class KeywordInput {
   private static final int PROBLEMS_SHOWN = 20;
-
-  /** Fewer texts than these take no time. */
-  private static final int TOLD_FROM = 2_000;
 
   @Spec(Spec.Target.MIXEE)
   private CommandSpec spec;
@@ -70,7 +65,7 @@ final class KeywordInput {
               + " together (default ${DEFAULT-VALUE})")
   private int near;
 
-  private final Meaning meaning = new RememberedMeaning(new SentenceModel(), this::progress);
+  private @Nullable Meaning meaning;
 
   /**
    * Reads and groups; rows that cannot be read are reported.
@@ -78,6 +73,7 @@ final class KeywordInput {
    * @throws IOException when a file cannot be read; the message names it
    */
   List<KeywordGroup> groups() throws IOException {
+    meaning = ShippedMeaning.of(spec.commandLine().getErr());
     Grouping grouping = new Grouping(settings(), meaning);
     List<Keyword> read = read(keywords).keywords();
     if (ranking != null) {
@@ -86,16 +82,9 @@ final class KeywordInput {
     return grouping.group(read);
   }
 
-  /** Gathers groups into topics. */
+  /** Gathers groups into topics, once they were made. */
   List<Topic> topics(List<KeywordGroup> groups) {
     return new Topics(meaning).gather(groups);
-  }
-
-  /** Only where it takes long enough to be asked about. */
-  private void progress(int done, int all) {
-    if (all >= TOLD_FROM) {
-      spec.commandLine().getErr().printf("meaning of %,d of %,d texts%n", done, all);
-    }
   }
 
   private GroupingSettings settings() {

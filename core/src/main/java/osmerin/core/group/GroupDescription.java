@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.IntPredicate;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -92,18 +93,24 @@ final class GroupDescription {
     for (String key : keys) {
       sameWords.merge(key, 1, Integer::sum);
     }
-    boolean asked =
-        keywords.size() > 1 && IntStream.range(0, keywords.size()).anyMatch(nearest::sharesNone);
+    WordsOfGroup words = new WordsOfGroup(keywords, stems);
+    IntPredicate asked = i -> nearest.sharesNone(i) && !words.tell(keywords.get(i));
     NearMembers near =
-        asked && nearness != null
-            ? new NearMembers(nearness.get(), keywords, keys, nearest::sharesNone)
+        keywords.size() > 1
+                && nearness != null
+                && IntStream.range(0, keywords.size()).anyMatch(asked)
+            ? new NearMembers(nearness.get(), keywords, keys, asked)
             : null;
     Set<String> primaryStems =
         Set.copyOf(stems.all(keywords.get(0).text(), keywords.get(0).language()));
     List<Membership> result = new ArrayList<>(keywords.size());
     for (int i = 0; i < keywords.size(); i++) {
       Keyword keyword = keywords.get(i);
-      boolean byPages = near == null || !nearest.sharesNone(i);
+      if (i > 0 && sameWords.get(keys[i]) == 1 && nearest.sharesNone(i) && words.tell(keyword)) {
+        result.add(words.membership(keyword));
+        continue;
+      }
+      boolean byPages = near == null || !asked.test(i);
       List<Neighbour> its = byPages ? nearest.of(i) : near.of(i, NEAREST_SHOWN);
       Basis basis =
           i == 0

@@ -14,7 +14,8 @@ import osmerin.core.keyword.Keyword;
  *     meaning was not asked
  * @param nearest the members, other than the primary keyword, that share most pages with it, or
  *     that are nearest to it in meaning where meaning was asked
- * @param sharedWords its words whose stems the primary keyword has too
+ * @param sharedWords its words whose stems the primary keyword has too, or, where such words
+ *     decided, those that most of the group have
  */
 public record Membership(
     Keyword keyword,
@@ -34,7 +35,10 @@ public record Membership(
     PAGES,
     /** Its ranking pages do not tell; it means much the same as others of the group. */
     MEANING,
-    /** The same where meaning is not understood: it is spelled much like others of the group. */
+    /**
+     * The same where meaning is not understood: it is spelled much like others of the group. Or,
+     * with meaning not asked, it has words that most of them have.
+     */
     WORDS,
     /** It was in the group before this run. */
     KEPT

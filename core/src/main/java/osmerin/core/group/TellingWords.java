@@ -8,8 +8,8 @@ import java.util.function.BiPredicate;
 
 /**
  * Words that decide for a group. Of names (models, places, varieties) meaning knows nothing, but
- * where keywords with one of them are answered by the pages of one group, a keyword with it of which
- * few pages are known belongs there too.
+ * where keywords with one of them are answered by the pages of one group, a keyword with it of
+ * which few pages are known belongs there too.
  */
 final class TellingWords {
   /** Keywords with pages that have the word. */

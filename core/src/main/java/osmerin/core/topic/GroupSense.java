@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import osmerin.core.group.Grouping;
 import osmerin.core.group.KeywordGroup;
 import osmerin.core.group.Membership.Basis;
 import osmerin.core.keyword.Keyword;
@@ -58,8 +59,7 @@ final class GroupSense {
   }
 
   private static boolean isMadeByMeaning(KeywordGroup group) {
-    return group.members().stream()
-        .anyMatch(m -> m.basis() == Basis.MEANING || group.primary().pages().isEmpty());
+    return group.members().stream().allMatch(m -> Grouping.hasFewPages(m.keyword()));
   }
 
   /** Of a group that pages made the primary keyword stands for all. */
