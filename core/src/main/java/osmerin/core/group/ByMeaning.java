@@ -188,7 +188,9 @@ final class ByMeaning {
   private List<Integer> speaking(List<Integer> group) {
     List<Integer> without =
         group.stream().filter(unit -> units.get(unit).pages().isEmpty()).toList();
-    return without.isEmpty() ? group.stream().limit(STANDING_FOR_ALL).toList() : without;
+    return without.size() == group.size()
+        ? without
+        : (without.isEmpty() ? group : without).stream().limit(STANDING_FOR_ALL).toList();
   }
 
   private Part part(List<Integer> group, List<Integer> speaking) {
