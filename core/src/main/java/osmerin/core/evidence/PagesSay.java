@@ -1,10 +1,12 @@
 package osmerin.core.evidence;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -37,6 +39,10 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
 
   private static final double MEANS_POINT = 0.25;
   private static final double MEANS_QUESTION = 0.75;
+
+  /** Two gatherings with so like centres say the same. */
+  private static final double TWICE = 0.75;
+
   private static final int SHORTEST_POINT = 5;
   private static final int LONGEST_POINT = 45;
   private static final int LONGEST_QUESTION = 25;
@@ -142,10 +148,12 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
 
   private static List<String> questions(Sayings sayings) {
     List<Said> asked = sayings.all().stream().filter(PagesSay::isQuestion).toList();
-    return sayings.gathered(asked, SAME_QUESTION, MEANS_QUESTION).stream()
-        .sorted(Comparator.comparingInt(same -> -pages(same)))
-        .map(same -> central(same).text())
-        .limit(MOST)
+    return onceEach(sayings.gathered(asked, SAME_QUESTION, MEANS_QUESTION)).stream()
+        .sorted(
+            Comparator.comparingInt((Once once) -> -pages(once.said()))
+                .thenComparingInt(once -> once.said().get(0).page())
+                .thenComparingInt(once -> once.said().get(0).sentence().number()))
+        .map(once -> once.centre().text())
         .toList();
   }
 
@@ -176,18 +184,57 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   }
 
   private static List<Point> points(List<List<Said>> gathered, List<ReadPage> pages) {
-    return gathered.stream()
-        .map(same -> point(same, pages))
+    return onceEach(gathered).stream()
+        .map(once -> new Point(once.centre().text(), sources(once.said(), pages)))
         .sorted(
             Comparator.comparingInt((Point p) -> -p.sayers())
                 .thenComparing(p -> -p.sources().size())
                 .thenComparing(Point::text))
-        .limit(MOST)
         .toList();
   }
 
-  private static Point point(List<Said> same, List<ReadPage> pages) {
-    return new Point(central(same).text(), sources(same, pages));
+  /** What was said, and the one of it that stands for all. */
+  private record Once(List<Said> said, Said centre) {
+    static Once of(List<Said> same) {
+      return new Once(new ArrayList<>(same), central(same));
+    }
+  }
+
+  /**
+   * What a page says twice stands in two gatherings, as no gathering has two sentences of a page;
+   * the one of fewer pages goes into the other.
+   */
+  private static List<Once> onceEach(List<List<Said>> gathered) {
+    List<Once> byPages =
+        gathered.stream()
+            .map(Once::of)
+            .sorted(
+                Comparator.comparingInt((Once one) -> -one.said().size())
+                    .thenComparing(one -> one.centre().text()))
+            .toList();
+    List<Once> once = new ArrayList<>();
+    for (Once one : byPages) {
+      Optional<Once> known =
+          once.stream().filter(other -> isTwice(other.centre(), one.centre())).findFirst();
+      if (known.isPresent()) {
+        known.get().said().addAll(one.said());
+      } else if (once.size() < MOST) {
+        once.add(one);
+      }
+    }
+    once.forEach(
+        one ->
+            one.said()
+                .sort(
+                    Comparator.comparingInt(Said::page)
+                        .thenComparing(said -> said.sentence().number())));
+    return once;
+  }
+
+  /** A single stem is too little to tell. */
+  private static boolean isTwice(Said one, Said other) {
+    boolean telling = Math.min(one.stems().size(), other.stems().size()) > 1;
+    return telling ? likeness(one, other) >= TWICE : one.text().equalsIgnoreCase(other.text());
   }
 
   private static List<Source> sources(List<Said> same, List<ReadPage> pages) {
@@ -210,13 +257,13 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   }
 
   private static double common(Said one, List<Said> all) {
-    return all.stream()
-        .mapToDouble(
-            other -> {
-              long both = one.stems().stream().filter(other.stems()::contains).count();
-              long either = one.stems().size() + other.stems().size() - both;
-              return either == 0 ? 0 : (double) both / either;
-            })
-        .sum();
+    return all.stream().mapToDouble(other -> likeness(one, other)).sum();
+  }
+
+  /** Of all their stems the share that both have, 0–1. */
+  private static double likeness(Said one, Said other) {
+    long both = one.stems().stream().filter(other.stems()::contains).count();
+    long either = one.stems().size() + other.stems().size() - both;
+    return either == 0 ? 0 : (double) both / either;
   }
 }

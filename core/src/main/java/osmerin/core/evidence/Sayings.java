@@ -158,7 +158,13 @@ final class Sayings {
         subject.add(stems.of(word, language));
       }
     }
-    return subject.isEmpty() ? stems.subject(text, language) : subject;
+    if (subject.isEmpty()) {
+      subject.addAll(stems.subject(text, language));
+    }
+    if (subject.isEmpty()) {
+      subject.addAll(stems.all(text, language));
+    }
+    return subject;
   }
 
   /** All of them where nothing else would be left. */

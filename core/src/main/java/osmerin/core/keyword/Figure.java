@@ -8,7 +8,7 @@ import java.util.regex.Pattern;
 /**
  * A number as research tools write it into a cell. Understood are "1,300", "1 300", "1.300" (by the
  * column's {@link NumberPattern}), "1.3K", "2M", "1K–10K" (geometric mean), "&lt; 10" (half),
- * "100+", "45 %", "€ 0.75"; "-", "n/a" and an empty cell are unknown, which is not zero.
+ * "100+", "9/100", "45 %", "€ 0.75"; "-", "n/a" and an empty cell are unknown, which is not zero.
  */
 public sealed interface Figure {
   /** A number of 0 or more; {@code low} and {@code high} differ when the cell holds a range. */
@@ -64,6 +64,7 @@ public sealed interface Figure {
       Pattern.compile(
           "(.*\\d[^\\d]*?)\\s*(?:-|–|—|\\bto\\b|\\bbis\\b|\\btot\\b|\\baté\\b|\\bà\\b|\\ba\\b)\\s*([^\\d]*\\d.*)");
   Pattern NUMBER = Pattern.compile("(\\d[\\d.,]*)([km]?)");
+  Pattern OF_HUNDRED = Pattern.compile("^\\d[\\d.,]{0,9}\\s?/\\s?100$");
   Pattern SPACES_AND_MARKS = Pattern.compile("[\\s\\p{Z}'’_]+");
   Pattern MONEY =
       Pattern.compile("^\\p{L}{0,3}\\p{Sc}|\\p{Sc}$|^(usd|eur|gbp|chf)|(usd|eur|gbp|chf)$|%$");
@@ -83,6 +84,9 @@ public sealed interface Figure {
     }
     if (text.startsWith("<")) {
       return below(single(text.substring(1), pattern));
+    }
+    if (OF_HUNDRED.matcher(text).find()) {
+      return single(text.substring(0, text.indexOf('/')).strip(), pattern);
     }
     Matcher range = RANGE.matcher(text);
     if (range.matches()) {

@@ -150,6 +150,24 @@ class PagesSayTest {
     assertThat(PagesSay.of(List.of()).points()).isEmpty();
   }
 
+  /** No gathering has two sentences of a page, yet a point stands once. */
+  @Test
+  void whatPagesSayTwiceStandsOnce() {
+    String one = "Harvest once four fifths of the comb is capped with wax.";
+    String other = "Harvest when four fifths of the comb have been capped with wax.";
+    PagesSay say =
+        PagesSay.of(
+            List.of(
+                page("one", one, other, "What do you think?"),
+                page("two", one, other, "What do you think?"),
+                page("three", other, one, "What do you think?")));
+    assertThat(say.points())
+        .singleElement()
+        .satisfies(point -> assertThat(point.sources()).hasSize(6))
+        .satisfies(point -> assertThat(point.sayers()).isEqualTo(3));
+    assertThat(say.questions()).containsExactly("What do you think?");
+  }
+
   @Test
   void theOrderOfThePagesChangesNoPoint() {
     List<ReadPage> turned = new ArrayList<>(HIVES);

@@ -33,6 +33,8 @@ class FigureTest {
         "€ 0,75 | 0.75 | 0.75 | 0.75",
         "$1.20 | 1.2 | 1.2 | 1.2",
         "45 % | 45 | 45 | 45",
+        "9/100 | 9 | 9 | 9",
+        "9.5 / 100 | 9.5 | 9.5 | 9.5",
         "0 | 0 | 0 | 0",
       })
   void cellsOfTools(String cell, double value, double low, double high) {

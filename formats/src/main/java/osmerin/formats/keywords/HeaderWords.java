@@ -31,7 +31,7 @@ enum HeaderWords {
   DIFFICULTY(
       Column.DIFFICULTY,
       "kd kd% difficulty schwierigkeit schwierigkeitsgrad difficulte dificultad difficolta"
-          + " dificuldade moeilijkheid moeilijkheidsgraad competition_index how_hard"),
+          + " dificuldade moeilijkheid moeilijkheidsgraad how_hard"),
   INTENT(
       Column.INTENT,
       "intents? intention intentions suchintention suchabsicht absicht intencion intento intenzione"
@@ -135,7 +135,8 @@ enum HeaderWords {
   /** Whether the field says that its column is about something that we do not read. */
   static boolean namesSomethingElse(String field) {
     String name = name(field);
-    return column(field) == Column.OTHER && (SOMETHING_ELSE.fits(name) || WEAK.contains(name));
+    return column(field) == Column.OTHER
+        && (SOMETHING_ELSE.fits(name) || WEAK.contains(name) || ADVERTISING.matcher(name).find());
   }
 
   /** Names that are given to different things: the values have to bear them out. */
@@ -146,9 +147,18 @@ enum HeaderWords {
                   .split(" "))
           .collect(Collectors.toUnmodifiableSet());
 
+  /** How many bid for an advert is nothing about how hard it is to rank. */
+  private static final Pattern ADVERTISING =
+      Pattern.compile(
+          "\\b(?:competition|wettbewerb|konkurrenz|concurrence|competencia|concorrenza|concorrencia"
+              + "|concurrentie)\\b.*\\b(?:index|indexed|indexiert|indexwert|value|wert|ads?|paid"
+              + "|advertisers?|advertising|anzeigen|bids?)\\b");
+
   /** Whether a column of whole numbers up to 100 under this name is the difficulty. */
   static boolean mayBeDifficulty(String field) {
-    return Arrays.stream(name(field).split(" ")).anyMatch(WEAK::contains);
+    String name = name(field);
+    return Arrays.stream(name.split(" ")).anyMatch(WEAK::contains)
+        && !ADVERTISING.matcher(name).find();
   }
 
   /** Whether the name says that addresses stand below it. */

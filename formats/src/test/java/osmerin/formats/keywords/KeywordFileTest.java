@@ -102,6 +102,20 @@ class KeywordFileTest {
     assertThat(reading.header()).isTrue();
   }
 
+  /** How many bid for an advert says nothing of how hard it is to rank. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"Competition (indexed value)", "Competition index", "Wettbewerb (Anzeigen)"})
+  void competitionForAdvertsIsNoDifficulty(String header) {
+    String rows = "keyword,volume," + header + "\nnight fishing,20,87\ncarp bait,30,12\n";
+    assertThat(file(rows).guess().columns())
+        .containsExactly(Column.KEYWORD, Column.VOLUME, Column.OTHER);
+    String weak = "keyword,volume,Competition\nnight fishing,20,87/100\ncarp bait,30,12/100\n";
+    assertThat(file(weak).guess().columns())
+        .containsExactly(Column.KEYWORD, Column.VOLUME, Column.DIFFICULTY);
+    assertThat(file(weak).read().keywords().get(0).difficulty()).isEqualTo(87);
+  }
+
   @Test
   void aFileWithoutAHeaderIsReadByItsContent() {
     KeywordFile file = file("night fishing,1300,45,https://a.example/x\ncarp bait,20,3,\n");
