@@ -83,23 +83,25 @@ function choose(field, day) {
   input.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
-/** Has the server say which day it is, in words. */
+/** Has the server say which day it is, in words; a slow answer is none to what was typed since. */
 async function read(field) {
   const input = field.querySelector("input");
+  const typed = input.value;
   field.querySelector(".fault")?.remove();
   input.removeAttribute("aria-invalid");
-  if (!input.value.trim()) {
+  if (!typed.trim()) {
     delete input.dataset.iso;
     return;
   }
-  const answer = await fetch(field.dataset.check + "?typed=" + encodeURIComponent(input.value));
+  const answer = await fetch(field.dataset.check + "?typed=" + encodeURIComponent(typed));
+  const said = answer.ok ? await answer.json() : await answer.text();
+  if (input.value !== typed) return;
   if (answer.ok) {
-    const day = await answer.json();
-    input.value = day.words;
-    input.dataset.iso = day.iso;
+    input.value = said.words;
+    input.dataset.iso = said.iso;
   } else if (answer.status === 422) {
     input.setAttribute("aria-invalid", "true");
-    field.append(element("p", { class: "fault", role: "alert" }, await answer.text()));
+    field.append(element("p", { class: "fault", role: "alert" }, said));
   }
 }
 

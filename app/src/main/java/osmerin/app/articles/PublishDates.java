@@ -1,6 +1,7 @@
 package osmerin.app.articles;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +33,9 @@ import osmerin.core.text.Counted;
 @Service
 public class PublishDates {
   static final String PUBLISH_DATE = "Publish date";
+
+  /** The field of an article that holds the hour, in history. */
+  public static final String PUBLISH_HOUR = "Publish hour";
 
   private final ArticleMapper articles;
   private final ArticleService looking;
@@ -190,8 +194,18 @@ public class PublishDates {
             .keeping(before, to));
     if (to != null) {
       changes.addAll(moved(context, round, to));
+    } else if (round.publication().hour() != null) {
+      changes.add(withoutHour(round));
     }
     return changes;
+  }
+
+  /** An hour is one of a day: without the day it is gone, and comes back with it. */
+  private static Change withoutHour(Round round) {
+    LocalTime hour = round.publication().hour();
+    return Change.of(
+            Thing.ARTICLE, round.article().number(), PUBLISH_HOUR, hour.toString(), "by hand")
+        .keeping(hour, null);
   }
 
   /** What hangs on a round moves, since the round has another day. */

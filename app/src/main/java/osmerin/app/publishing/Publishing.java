@@ -13,6 +13,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import osmerin.app.articles.ArticleService;
+import osmerin.app.articles.PublishDates;
 import osmerin.app.articles.StageMoves;
 import osmerin.app.history.Change;
 import osmerin.app.history.History;
@@ -30,7 +31,7 @@ import osmerin.app.site.SiteService;
 @Service
 public class Publishing {
   /** The field of an article that holds the hour, in history. */
-  static final String HOUR = "Publish hour";
+  static final String HOUR = PublishDates.PUBLISH_HOUR;
 
   private final PublishingMapper rounds;
   private final ArticleService looking;

@@ -136,11 +136,24 @@ class PlanTest extends BrowserTest {
     browser.press("Set");
     browser.waitForText("#foot", "is to be published on " + In.day(later));
 
+    slowAnswersLeaveNewerTyping();
     browser.type("#publish-date", "the day after");
     browser.keys(Keys.TAB);
     browser.waitForText(
         "main", "“the day after” is not a day. Type a day such as 8 dec, tue or +5.");
     browser.press("Set");
     browser.waitForText("main", "That was not done");
+  }
+
+  private void slowAnswersLeaveNewerTyping() {
+    browser.run(
+        "window.quick = window.fetch; window.fetch = (...a) => window.quick(...a).then(r => new"
+            + " Promise(done => setTimeout(() => { window.answered = true; done(r); }, 700)));"
+            + "const day = document.querySelector('#publish-date'); day.value = '+5';"
+            + "day.dispatchEvent(new Event('change', {bubbles: true})); day.value = '+6';");
+    browser.waitFor(() -> Boolean.TRUE.equals(browser.run("return window.answered === true")));
+    browser.run("return new Promise(done => setTimeout(done, 200))");
+    assertThat(browser.find("#publish-date").getAttribute("value")).isEqualTo("+6");
+    browser.run("window.fetch = window.quick");
   }
 }

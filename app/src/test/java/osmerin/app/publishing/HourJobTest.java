@@ -125,6 +125,16 @@ class HourJobTest extends ApplicationTest {
   }
 
   @Test
+  void anHourGoesWithItsDayAndComesBackWithIt() {
+    publishing.setHour(site, 1, null, EARLY);
+    publishDates.setPublishDate(site, 1, day, null, true);
+    assertThat(round().publication().hour()).isNull();
+    undo.undoLatest(site);
+    assertThat(round().publishDate()).isEqualTo(day);
+    assertThat(round().publication().hour()).isEqualTo(EARLY);
+  }
+
+  @Test
   void nothingIsDueThatIsNotReadyOrHasNoHourOrWhoseDayIsToCome() {
     publishing.setHour(site, 1, null, EARLY);
     stageMoves.move(site, 1, stage(site, "Editing"), stage(site, "Ready"), true);
