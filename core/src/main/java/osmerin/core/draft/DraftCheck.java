@@ -209,6 +209,12 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
       return Optional.empty();
     }
 
+    /** Of what is no phrase as evidence has them now, such as terms that were drawn earlier. */
+    private int usesAsWritten(String term) {
+      PhraseMatch match = new PhraseMatch(term, stems);
+      return draft.blocks().stream().mapToInt(block -> match.uses(stems.all(block.text()))).sum();
+    }
+
     /** Ranges are for the length to be written, so that they hold still while somebody types. */
     private List<TermUse> terms() {
       int length = Math.max(words, brief.length().map(WordRange::target).orElse(words));
@@ -222,7 +228,10 @@ public record DraftCheck(int words, List<CheckResult> results, List<TermUse> ter
               term ->
                   new TermUse(
                       term,
-                      phrases.key(term.phrase()).map(key -> uses.getOrDefault(key, 0)).orElse(0),
+                      phrases
+                          .key(term.phrase())
+                          .map(key -> uses.getOrDefault(key, 0))
+                          .orElseGet(() -> usesAsWritten(term.phrase())),
                       term.fewest(length),
                       term.most(length)))
           .toList();

@@ -128,9 +128,7 @@ public record PagesSay(List<Heading> headings, List<String> questions, List<Poin
   }
 
   private static List<Heading> headings(Sayings sayings, List<ReadPage> pages) {
-    List<Said> headings =
-        sayings.all().stream().filter(said -> said.sentence().isHeading()).toList();
-    return sayings.gathered(headings, SAME_HEADING, MEANS_HEADING).stream()
+    return sayings.headings(SAME_HEADING, MEANS_HEADING).stream()
         .map(
             same ->
                 new Heading(

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import osmerin.core.meaning.Meaning;
 import osmerin.core.text.Language;
@@ -60,7 +61,7 @@ final class Sayings {
    * @param page from 0
    * @param text without numbering
    * @param stems of its subject, without those of the keywords
-   * @param below the first sentences below a heading
+   * @param below the sentences below a heading; none below others
    */
   record Said(
       int page, ReadPage.Sentence sentence, String text, Set<String> stems, List<Said> below) {}
@@ -124,13 +125,14 @@ final class Sayings {
     boolean first = true;
     for (ReadPage.Sentence sentence : pages.get(page).sentences()) {
       String text = text(sentence);
-      Set<String> its = subject(text, language);
+      Set<String> subject = subject(text, language);
       if (sentence.isHeading()) {
         below = new ArrayList<>();
       }
-      boolean isTitle = sentence.isHeading() && isTitle(its, title, first);
+      boolean isTitle = sentence.isHeading() && isTitle(subject, title, first);
       first &= !sentence.isHeading();
-      Said said = new Said(page, sentence, text, withoutKeywords(its), below);
+      List<Said> its = sentence.isHeading() ? below : List.of();
+      Said said = new Said(page, sentence, text, withoutKeywords(subject), its);
       if (!isTitle) {
         all.add(said);
       }
@@ -190,60 +192,81 @@ final class Sayings {
         .orElseThrow();
   }
 
+  /** Gathers headings, which are likened by what stands below them too. */
+  List<List<Said>> headings(double byWords, double byMeaning) {
+    List<Said> headings = all.stream().filter(said -> said.sentence().isHeading()).toList();
+    return gathered(
+        headings,
+        headings.stream().map(this::withBelow).toList(),
+        meaning == null ? null : sideBySide(headings),
+        meaning == null ? byWords : byMeaning);
+  }
+
   /**
-   * Gathers some of them.
+   * Gathers some of them by themselves.
    *
    * @param byWords the least likeness, where meaning is not known
    * @param byMeaning the least likeness where it is
    */
   List<List<Said>> gathered(List<Said> said, double byWords, double byMeaning) {
-    float[][] vectors = meaning == null ? null : vectors(said);
+    return gathered(
+        said,
+        said.stream().map(Sayings::bare).toList(),
+        meaning == null ? null : Centred.of(of(said, vectors(said.stream()))),
+        meaning == null ? byWords : byMeaning);
+  }
+
+  private static List<List<Said>> gathered(
+      List<Said> said,
+      List<Map<String, Double>> weights,
+      float @Nullable [][] vectors,
+      double least) {
     List<Alike.Text> texts = new ArrayList<>();
     for (int i = 0; i < said.size(); i++) {
       float[] vector = vectors == null ? null : vectors[i];
-      texts.add(new Alike.Text(said.get(i).page(), weighted(said.get(i)), vector));
+      texts.add(new Alike.Text(said.get(i).page(), weights.get(i), vector));
     }
-    return Alike.gathered(texts, vectors == null ? byWords : byMeaning).stream()
+    return Alike.gathered(texts, least).stream()
         .map(same -> same.stream().map(said::get).toList())
         .toList();
   }
 
-  /** Its own stems count fully, those below a heading less. */
-  private Map<String, Double> weighted(Said said) {
+  private static Map<String, Double> bare(Said said) {
     Map<String, Double> weights = new TreeMap<>();
-    if (said.sentence().isHeading()) {
-      first(said.below()).forEach(b -> b.stems().forEach(stem -> weights.put(stem, SECTION)));
-      said.below().stream()
-          .map(points::get)
-          .filter(Objects::nonNull)
-          .forEach(point -> weights.put("point " + point, POINT));
-    }
     said.stems().forEach(stem -> weights.put(stem, 1.0));
     return weights;
   }
 
-  private float[][] vectors(List<Said> said) {
-    Set<String> texts = said.stream().map(Said::text).collect(Collectors.toSet());
-    boolean headings = !said.isEmpty() && said.stream().allMatch(s -> s.sentence().isHeading());
-    if (headings) {
-      said.forEach(s -> first(s.below()).forEach(below -> texts.add(below.text())));
-    }
-    Map<String, float[]> vectors = meaning.vectors(texts);
-    List<float[]> own = said.stream().map(s -> vectors.get(s.text())).toList();
-    float[][] centred = Centred.of(own);
-    if (!headings) {
-      return centred;
-    }
-    List<float[]> sections = said.stream().map(s -> mean(first(s.below()), vectors)).toList();
-    return Centred.sideBySide(centred, Centred.of(sections), SECTION);
+  /** Its own stems count fully, those below a heading less, and so do points made there. */
+  private Map<String, Double> withBelow(Said heading) {
+    Map<String, Double> weights = new TreeMap<>();
+    first(heading.below()).forEach(b -> b.stems().forEach(stem -> weights.put(stem, SECTION)));
+    heading.below().stream()
+        .map(points::get)
+        .filter(Objects::nonNull)
+        .forEach(point -> weights.put("point " + point, POINT));
+    weights.putAll(bare(heading));
+    return weights;
+  }
+
+  private Map<String, float[]> vectors(Stream<Said> said) {
+    return meaning.vectors(said.map(Said::text).collect(Collectors.toSet()));
+  }
+
+  private static List<float[]> of(List<Said> said, Map<String, float[]> vectors) {
+    return said.stream().map(one -> vectors.get(one.text())).toList();
+  }
+
+  private float[][] sideBySide(List<Said> headings) {
+    Map<String, float[]> vectors =
+        vectors(
+            headings.stream().flatMap(h -> Stream.concat(Stream.of(h), first(h.below()).stream())));
+    List<float[]> sections =
+        headings.stream().map(h -> Centred.mean(of(first(h.below()), vectors))).toList();
+    return Centred.sideBySide(Centred.of(of(headings, vectors)), Centred.of(sections), SECTION);
   }
 
   private static List<Said> first(List<Said> below) {
     return below.subList(0, Math.min(BELOW, below.size()));
-  }
-
-  /** The mean vector of what was said; null of nothing. */
-  private static float @Nullable [] mean(List<Said> said, Map<String, float[]> vectors) {
-    return Centred.mean(said.stream().map(one -> vectors.get(one.text())).toList());
   }
 }

@@ -19,8 +19,10 @@ final class TellingWords {
   private static final double MOST_OF_THEM = 0.8;
 
   private final List<Unit> units;
-  private final Map<String, Integer> tells = new HashMap<>();
-  private final Map<String, Double> shares = new HashMap<>();
+  private final Map<String, Told> tells = new HashMap<>();
+
+  /** The group for which a word decides, and what share of those with the word is in it. */
+  private record Told(int group, double share) {}
 
   /**
    * @param groupOf the group of each unit by pages, named by its first unit
@@ -44,8 +46,7 @@ final class TellingWords {
     int all = groups.values().stream().mapToInt(Integer::intValue).sum();
     for (Map.Entry<Integer, Integer> group : groups.entrySet()) {
       if (all >= FEWEST && group.getValue() >= MOST_OF_THEM * all) {
-        tells.put(stem, group.getKey());
-        shares.put(stem, (double) group.getValue() / all);
+        tells.put(stem, new Told(group.getKey(), (double) group.getValue() / all));
       }
     }
   }
@@ -63,8 +64,9 @@ final class TellingWords {
       if (units.get(unit).isFree()) {
         Map<Integer, Double> told = new TreeMap<>();
         for (String stem : units.get(unit).stems()) {
-          if (tells.containsKey(stem)) {
-            told.merge(tells.get(stem), shares.get(stem), Double::sum);
+          Told its = tells.get(stem);
+          if (its != null) {
+            told.merge(its.group(), its.share(), Double::sum);
           }
         }
         int best = best(told);

@@ -56,6 +56,23 @@ class DraftCheckTest {
     assertThat(check.terms().get(0).uses()).isEqualTo(2);
   }
 
+  /** Evidence drawn earlier may hold terms that are no phrases any more. */
+  @Test
+  void aTermOfEarlierEvidenceIsCountedAsItIsWritten() {
+    DraftDocument draft =
+        new DraftDocument(
+            List.of(new Text("Half of the firing is cooling, half of the firing.", 1)));
+    DraftBrief brief =
+        new DraftBrief(
+            "T",
+            "",
+            List.of(),
+            Optional.empty(),
+            new Outline(List.of()),
+            List.of(term("half of the firing")));
+    assertThat(DraftCheck.of(draft, brief).terms().get(0).uses()).isEqualTo(2);
+  }
+
   @Test
   void headingsThatJumpAreShownWithTheirLine() {
     DraftDocument draft =

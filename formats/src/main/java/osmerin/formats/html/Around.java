@@ -1,12 +1,13 @@
 package osmerin.formats.html;
 
-import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
 import org.jsoup.nodes.Element;
 import org.jspecify.annotations.Nullable;
-import osmerin.formats.html.Said.Part;
+import osmerin.core.text.Words;
+import osmerin.formats.html.Labels.Part;
 
 /**
  * Leaves out what stands around the text of a page by what it says of itself, however it is marked
@@ -33,20 +34,26 @@ final class Around {
   /** A part of the page with more of all words is its text, unless it is comments. */
   private static final double MOST_OF_IT = 0.4;
 
+  private static final Set<String> LARGE = Set.of("body", "main", "article");
+
   private static final int LONGEST_HEAD = 10;
   private static final int LINES_OF_HEAD = 5;
   private static final int LONGEST_STANDFIRST = 25;
   private static final int LONGEST_AUTHOR = 50;
+
+  private static final Set<String> FIRST_PERSON = Set.of("i", "i'm", "my");
+
+  /** What stands above the title has not more of all words. */
+  private static final double HEAD = 0.2;
 
   /** An author is written of below the text. */
   private static final double LATE = 0.7;
 
   private static final Pattern OF_AUTHOR =
       Pattern.compile(
-          "^(?:i am|i[’']m|my name is|\\p{Lu}[\\p{L}’'-]{1,30}(?: \\p{Lu}[\\p{L}’'-]{1,30})?"
+          "^(?:(?i:i am|i[’']m|my name is)|\\p{Lu}[\\p{L}’'-]{1,30}(?: \\p{Lu}[\\p{L}’'-]{1,30})?"
               + " (?:is|was|has|lives|writes|draws|works|worked|teaches|runs|cooks|grows|bakes|keeps))"
-              + " .{10,}",
-          Pattern.CASE_INSENSITIVE);
+              + " .{10,}");
 
   private final List<Run> runs;
   private final int words;
@@ -55,7 +62,7 @@ final class Around {
   private Around(List<Run> runs) {
     this.runs = runs;
     words = runs.stream().filter(Run::isKept).mapToInt(Run::words).sum();
-    contributions = Contributions.of(runs);
+    contributions = new Contributions(runs);
   }
 
   /**
@@ -75,11 +82,11 @@ final class Around {
   private void parts() {
     for (int at = 0; at < runs.size(); at++) {
       Run run = runs.get(at);
-      if (!run.isKept() || run.block.normalName().equals("h1")) {
+      if (!run.isKept() || run.level() == 1) {
         continue;
       }
-      Part opens = Said.opens(run.toString());
-      Part belongs = opens != null ? null : Said.belongs(run.toString());
+      Part opens = Labels.opens(run.toString());
+      Part belongs = opens != null ? null : Labels.belongs(run.toString());
       if (opens != null) {
         open(at, opens);
       } else if (belongs != null) {
@@ -103,16 +110,14 @@ final class Around {
     int here = inside.stream().mapToInt(Run::words).sum();
     boolean running = inside.stream().anyMatch(run -> run.words() >= RUNNING && !run.isLink());
     boolean alone = to == from + 1;
-    return here <= MOST_OF_IT * words && !running && (!alone || !isHeading(from) && saysIt(part));
+    return here <= MOST_OF_IT * words
+        && !running
+        && (!alone || runs.get(from).level() == 0 && saysIt(part));
   }
 
   /** What is its own whole part without anything below it. */
   private static boolean saysIt(Part part) {
     return part != Part.SHOP && part != Part.CONTENTS;
-  }
-
-  private boolean isHeading(int at) {
-    return level(runs.get(at)) > 0;
   }
 
   /** Runs of a box. */
@@ -162,10 +167,8 @@ final class Around {
     return inside <= LARGEST_BOX ? new Box(from, to) : null;
   }
 
-  private boolean isLarge(Element element) {
-    return element.normalName().equals("body")
-        || element.normalName().equals("main")
-        || element.normalName().equals("article");
+  private static boolean isLarge(Element element) {
+    return LARGE.contains(element.normalName());
   }
 
   private int wordsOf(int from, int to) {
@@ -179,8 +182,8 @@ final class Around {
   private boolean hasHeadingOfText(Box box, int opening) {
     for (int at = box.from(); at < box.to(); at++) {
       Run run = runs.get(at);
-      boolean names = at == opening || Said.opens(run.toString()) != null;
-      if (level(run) == 1 || level(run) > 0 && !names && !run.isLink() && at < opening) {
+      boolean names = at == opening || Labels.opens(run.toString()) != null;
+      if (run.level() == 1 || run.level() > 0 && !names && !run.isLink() && at < opening) {
         return true;
       }
     }
@@ -189,13 +192,13 @@ final class Around {
 
   /** Where what follows a line below the same heading ends. */
   private int below(int at, Part part) {
-    int level = level(runs.get(at));
+    int level = runs.get(at).level();
     Element parent = runs.get(at).block.parent();
     int to = at + 1;
     int last = part == Part.COMMENTS ? runs.size() : Math.min(runs.size(), at + MOST_BELOW);
     while (to < last && parent != null && runs.get(to).isWithin(parent)) {
       Run run = runs.get(to);
-      boolean next = level(run) > 0 && (level == 0 || level(run) <= level);
+      boolean next = run.level() > 0 && (level == 0 || run.level() <= level);
       boolean goesOn = level > 0 || part == Part.COMMENTS || run.isLink() || run.words() <= SHORT;
       if (next || !goesOn) {
         break;
@@ -203,14 +206,6 @@ final class Around {
       to++;
     }
     return to;
-  }
-
-  /** 1–6 of a heading, else 0. */
-  private static int level(Run run) {
-    String name = run.block.normalName();
-    return name.length() == 2 && name.charAt(0) == 'h' && Character.isDigit(name.charAt(1))
-        ? name.charAt(1) - '0'
-        : 0;
   }
 
   private void leaveOut(int from, int to, Part part) {
@@ -222,33 +217,32 @@ final class Around {
   /** Lines around the title: where on the site it is, who wrote it, when, how long it takes. */
   private void head() {
     int title = title();
-    for (int at = 0; at < title; at++) {
-      if (runs.get(at).isKept()) {
-        runs.get(at).leaveOut("head of the page");
-      }
-    }
+    runs.subList(0, title).forEach(run -> run.leaveOut("head of the page"));
     int seen = 0;
-    for (int at = Math.max(0, title); at < runs.size() && seen < LINES_OF_HEAD; at++) {
+    for (int at = title; at < runs.size() && seen < LINES_OF_HEAD; at++) {
       Run run = runs.get(at);
-      if (run.isKept() && level(run) == 0 && Stamp.isByline(run.toString())) {
+      if (run.isKept() && run.level() == 0 && Stamp.isByline(run.toString())) {
         run.leaveOut(Part.BYLINE.reason());
       }
-      seen += run.isKept() && level(run) != 1 ? 1 : 0;
+      seen += run.isKept() && run.level() != 1 ? 1 : 0;
       if (run.isKept() && run.words() >= LONGEST_STANDFIRST) {
         break;
       }
     }
   }
 
-  /** The run of the first title when nothing but short lines stands above it, else 0. */
+  /** The run of the first title when nothing but a few short lines stand above it, else 0. */
   private int title() {
-    for (int at = 0; at < runs.size(); at++) {
-      if (level(runs.get(at)) == 1) {
+    int above = 0;
+    for (int at = 0; at < runs.size() && above <= HEAD * words; at++) {
+      Run run = runs.get(at);
+      if (run.level() == 1) {
         return at;
       }
-      if (runs.get(at).isKept() && runs.get(at).words() > LONGEST_HEAD) {
+      if (run.isKept() && run.words() > LONGEST_HEAD) {
         return 0;
       }
+      above += run.isKept() ? run.words() : 0;
     }
     return 0;
   }
@@ -256,19 +250,21 @@ final class Around {
   /** A box of its own late on the page that speaks of a person. */
   private void author() {
     int before = 0;
-    List<Run> found = new ArrayList<>();
+    Set<String> small = writtenSmall();
     int kept = runs.stream().filter(Run::isKept).mapToInt(Run::words).sum();
     for (int at = 0; at < runs.size(); at++) {
       Run run = runs.get(at);
       if (run.isKept()) {
         before += run.words();
         boolean late = before >= LATE * kept;
-        if (late && run.words() <= LONGEST_AUTHOR && isOwnBox(at) && isOfAuthor(run.toString())) {
-          found.add(run);
+        if (late
+            && run.words() <= LONGEST_AUTHOR
+            && isOwnBox(at)
+            && isOfAuthor(run.toString(), small)) {
+          run.leaveOut(Part.AUTHOR.reason());
         }
       }
     }
-    found.forEach(run -> run.leaveOut(Part.AUTHOR.reason()));
   }
 
   private boolean isOwnBox(int at) {
@@ -277,22 +273,26 @@ final class Around {
     return box != null
         && !isLarge(box)
         && small(new Box(at, at + 1), box) != null
-        && level(runs.get(at)) == 0
+        && runs.get(at).level() == 0
         && runs.get(at).block.closest("li, td, dd, blockquote") == null;
   }
 
-  /** A name is written small nowhere on the page. */
-  private boolean isOfAuthor(String text) {
+  /** A name is written small nowhere on the page; what opens a sentence is. */
+  private boolean isOfAuthor(String text, Set<String> small) {
     if (!OF_AUTHOR.matcher(text).find()) {
       return false;
     }
-    String first = text.split("[\\s’']", 2)[0];
-    Pattern small =
-        Pattern.compile(
-            "(?<!\\p{L})" + Pattern.quote(first.toLowerCase(Locale.ROOT)) + "(?!\\p{L})");
-    return first.equalsIgnoreCase("i")
-        || first.equalsIgnoreCase("my")
-        || !first.equals(first.toLowerCase(Locale.ROOT))
-            && runs.stream().noneMatch(run -> small.matcher(run.toString()).find());
+    String first = Words.lower(text).get(0);
+    return FIRST_PERSON.contains(first) || !small.contains(first);
+  }
+
+  private Set<String> writtenSmall() {
+    Set<String> small = new HashSet<>();
+    for (Run run : runs) {
+      Words.of(run.toString()).stream()
+          .filter(word -> Character.isLowerCase(word.codePointAt(0)))
+          .forEach(small::add);
+    }
+    return small;
   }
 }

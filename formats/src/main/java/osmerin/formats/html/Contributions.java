@@ -3,6 +3,7 @@ package osmerin.formats.html;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * Who wrote what on a page where several people write. Where lines with names part all of the text,
@@ -13,6 +14,13 @@ final class Contributions {
   /** People who talk with each other. */
   private static final int FEWEST = 3;
 
+  /** People say so many words on average; what stands beside the dates of a list is shorter. */
+  private static final int SHORTEST = 10;
+
+  /** Says how many there are, or asks for one more. */
+  private static final Pattern OF_PEOPLE =
+      Pattern.compile("[\\d(]|\\b(?:leave|join|write|post|add)\\b", Pattern.CASE_INSENSITIVE);
+
   /** A longer part of all words between two names is what the page is about. */
   private static final double ARTICLE = 0.5;
 
@@ -22,14 +30,10 @@ final class Contributions {
   private int longest;
   private int afterLongest;
 
-  static Contributions of(List<Run> runs) {
-    return new Contributions(runs);
-  }
-
-  private Contributions(List<Run> runs) {
+  Contributions(List<Run> runs) {
     this.runs = runs;
     for (int at = 0; at < runs.size(); at++) {
-      if (runs.get(at).isKept() && !isHeading(at) && Stamp.isOfContribution(text(at))) {
+      if (Stamp.isOfContribution(text(at)) && isLine(runs.get(at))) {
         stamps.add(at);
       }
     }
@@ -47,8 +51,9 @@ final class Contributions {
     }
   }
 
-  private boolean isHeading(int at) {
-    return runs.get(at).block.normalName().matches("h[1-6]");
+  /** A line of its own that is written, and no cell of a table of dates. */
+  private boolean isLine(Run run) {
+    return run.isKept() && run.level() == 0 && run.block.closest("td, th, pre, code") == null;
   }
 
   private String text(int at) {
@@ -73,7 +78,9 @@ final class Contributions {
   }
 
   private boolean isDiscussion() {
-    return stamps.size() >= FEWEST && longest < ARTICLE * words;
+    return stamps.size() >= FEWEST
+        && longest < ARTICLE * words
+        && words >= SHORTEST * stamps.size();
   }
 
   /** Contributions to a discussion; 0 where there is none. */
@@ -85,9 +92,7 @@ final class Contributions {
   boolean areComments(int from, int to) {
     boolean somebody =
         stamps.stream().anyMatch(at -> at >= from && at < to)
-            || runs.get(from)
-                .toString()
-                .matches(".*[\\d(].*|(?i).*\\b(?:leave|join|write|post|add)\\b.*");
+            || OF_PEOPLE.matcher(text(from)).find();
     return somebody && !(isDiscussion() && stamps.get(0) < to);
   }
 
@@ -97,8 +102,8 @@ final class Contributions {
       stamps.forEach(this::leaveOutName);
     } else if (stamps.size() - afterLongest >= 2) {
       int first = stamps.get(afterLongest);
-      for (int at = first; at < runs.size() && !isHeading(at); at++) {
-        runs.get(at).leaveOut(Said.Part.COMMENTS.reason());
+      for (int at = first; at < runs.size() && runs.get(at).level() == 0; at++) {
+        runs.get(at).leaveOut(Labels.Part.COMMENTS.reason());
       }
     }
   }
@@ -106,7 +111,7 @@ final class Contributions {
   private void leaveOutName(int stamp) {
     int at = stamp;
     do {
-      runs.get(at).leaveOut(Said.Part.BYLINE.reason());
+      runs.get(at).leaveOut(Labels.Part.BYLINE.reason());
       at++;
     } while (at < runs.size() && Stamp.isTime(text(at)));
   }

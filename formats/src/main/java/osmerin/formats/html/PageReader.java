@@ -143,8 +143,7 @@ public final class PageReader {
 
   /** The part around it that has the title too, where little else comes with it. */
   private static @Nullable Element withTitle(@Nullable Element part, List<Run> kept) {
-    List<Run> titles =
-        kept.stream().filter(run -> run.block.normalName().equals("h1")).limit(2).toList();
+    List<Run> titles = kept.stream().filter(run -> run.level() == 1).limit(2).toList();
     if (part == null || titles.size() != 1) {
       return part;
     }

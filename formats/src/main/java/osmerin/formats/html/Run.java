@@ -28,6 +28,12 @@ final class Run {
     return words;
   }
 
+  /** 1–6 of a heading, else 0. */
+  int level() {
+    String name = block.normalName();
+    return name.matches("h[1-6]") ? name.charAt(1) - '0' : 0;
+  }
+
   boolean isKept() {
     return leftOut == null;
   }

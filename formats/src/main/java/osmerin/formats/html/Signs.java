@@ -57,9 +57,9 @@ final class Signs {
   private static boolean buys(List<Run> runs) {
     int kept = runs.stream().filter(Run::isKept).mapToInt(Run::words).sum();
     int before = 0;
-    boolean titled = runs.stream().noneMatch(Signs::isTitle);
+    boolean titled = runs.stream().noneMatch(run -> run.level() == 1);
     for (Run run : runs) {
-      titled |= isTitle(run);
+      titled |= run.level() == 1;
       before += run.isKept() ? run.words() : 0;
       boolean button = run.words() <= LONGEST_BUTTON && BUYS.matcher(run.toString()).find();
       if (button && titled && (kept <= FEW_WORDS || before <= EARLY * kept)) {
@@ -67,10 +67,6 @@ final class Signs {
       }
     }
     return false;
-  }
-
-  private static boolean isTitle(Run run) {
-    return run.block.normalName().equals("h1");
   }
 
   /** Contributions that the markup names, of those that are text. */

@@ -22,7 +22,7 @@ final class Stamp {
               + MONTH
               + " \\d{1,2}(?:st|nd|rd|th)?\\b(?:,? \\d{4})?|\\b"
               + MONTH
-              + " \\d{4}\\b|\\b\\d{4}-\\d{2}-\\d{2}\\b|\\b\\d{1,2}[./]\\d{1,2}[./]\\d{2,4}\\b"
+              + " \\d{4}\\b|\\b\\d{4}-\\d{2}-\\d{2}\\b|\\b(?:0?[1-9]|[12]\\d|3[01])[./](?:0?[1-9]|[12]\\d|3[01])[./](?:\\d{2}|\\d{4})\\b"
               + "|\\b\\d{1,2}:\\d{2}\\b(?: ?[ap]m)?"
               + "|\\b(?:\\d{1,3}|an?) (?:second|minute|min|hour|day|week|month|year)s? ago\\b"
               + "|\\b(?:yesterday|(?:on )?(?:mon|tues|wednes|thurs|fri|satur|sun)day)\\b",
@@ -50,7 +50,7 @@ final class Stamp {
 
   private static final Pattern BY =
       Pattern.compile(
-          "^(?:by|words|text|story|posted by|written by|reviewed by|author)\\b:? (?:by )?\\p{Lu}",
+          "^(?:by|words|text|story|posted by|written by|reviewed by|author)\\b:? (?:by )?(?-i:\\p{Lu})",
           Pattern.CASE_INSENSITIVE);
 
   private Stamp() {}
@@ -83,9 +83,14 @@ final class Stamp {
     return !text.endsWith("?") && others(text) <= MOST_OTHER;
   }
 
+  /** Neither a number nor a version. */
+  private static boolean isSpelled(String word) {
+    return Character.isLetter(word.codePointAt(0));
+  }
+
   /** Words beside times and what such lines say, as names are. */
   private static long others(String text) {
     String rest = SAYING.matcher(WHEN.matcher(text).replaceAll(" ")).replaceAll(" ");
-    return Words.lower(rest).stream().filter(word -> !word.matches("\\d+")).count();
+    return Words.lower(rest).stream().filter(Stamp::isSpelled).count();
   }
 }

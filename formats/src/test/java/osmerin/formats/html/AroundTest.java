@@ -66,6 +66,11 @@ class AroundTest {
         "<p>A poll of anglers shows that most of them let eels go.</p>",
         "<p>Share a boat and you share the eels.</p>",
         "<ul><li>Eels: March 3<li>Pike: April 9<li>Perch: May 12<li>Carp: May 30</ul>",
+        "<table><tr><td>Eels, March 3</td><td>Set traps low</td></tr><tr><td>Pike, April 9</td><td>Use"
+            + " spoons</td></tr><tr><td>Perch, May 12</td><td>Worms on hooks</td></tr></table>",
+        "<p>Release 0.1.12</p><p>Eels are counted now.</p><p>Release 0.1.13</p><p>So are pike.</p>",
+        "<p>About baking: eels are skinned first and then laid in salt over night.</p>",
+        "<dl><dt>categories</dt><dd>Silver eels, yellow eels and glass eels.</dd></dl>",
         "<p>Rivers is what most people think of. The sea comes later.</p>"
       })
   void whatOnlySoundsLikeItStays(String text) {
@@ -100,6 +105,27 @@ class AroundTest {
     assertThat(page.kept())
         .extracting(PageBlock::text)
         .containsExactly("How eels find the sea", TEXT);
+  }
+
+  @Test
+  void muchThatStandsAboveATitleIsNotItsHead() {
+    String lines = "<p>Eels swim at night.</p>".repeat(10);
+    String text = "<p>" + TEXT + "</p>";
+    assertThat(read("<div>" + lines + "<h1>Eels</h1>" + text + "</div>").blocks())
+        .extracting(PageBlock::leftOut)
+        .doesNotContain("head of the page");
+    assertThat(read("<div>" + lines + "<h1>Eels</h1>" + text.repeat(9) + "</div>").blocks())
+        .extracting(PageBlock::leftOut)
+        .contains("head of the page");
+  }
+
+  @Test
+  void aListOfDatesIsNoDiscussion() {
+    String row = "<div>Eels, March %s</div><div>Set the traps low.</div>";
+    ReadPage page =
+        read(
+            "<h1>A year of fishing</h1>" + row.formatted(3) + row.formatted(9) + row.formatted(12));
+    assertThat(PageKind.of(page).kind()).isNotEqualTo(PageKind.FORUM);
   }
 
   @Test

@@ -14,7 +14,7 @@ import osmerin.core.text.Words;
  * like", "31 comments", "Was this page helpful?". Such a text opens a part ({@link #opens}), or
  * belongs to one wherever in it it stands ({@link #belongs}).
  */
-final class Said {
+final class Labels {
   /** A part of a page that is none of what the page says. */
   enum Part {
     COMMENTS("comments"),
@@ -128,7 +128,8 @@ final class Said {
         Part.FOOTER,
         "©|\\ball rights reserved\\b|^(?:this page was )?last (?:changed|updated|modified|edited)\\b",
         "\\b(?:visitor no|users browsing|mark as read|has been read [\\d,.]{1,12} times)\\b",
-        "^page \\d{1,4} of \\d{1,4}\\b|^(?:tagged|tags|filed under|categor(?:y|ies)|posted in)\\b:?",
+        "^page \\d{1,4} of \\d{1,4}\\b|^(?:tagged|tags|categor(?:y|ies)):|^(?:tagged|filed|posted)"
+            + " (?:in|as|with|under)\\b",
         "^share (?:this|on|with)\\b|^embed this\\b|^retrieved \\d|^return to .{1,80}",
         "^(?:quick reply|(?:log|sign) in to|you must be (?:registered|logged in)|know the answer\\?)");
     signs(
@@ -137,9 +138,9 @@ final class Said {
             + "|related|more like this)(?: (?:post|article|story))?\\s?(?::|→|»|›)");
     signs(
         Part.AUTHOR,
-        "^(?:written|words|text|story|photos?|pictures) by \\p{Lu}[\\p{L}’'-]{1,30}\\b.{0,40}\\b(?:who|is"
+        "^(?:written|words|text|story|photos?|pictures) by (?-i:\\p{Lu})[\\p{L}’'-]{1,30}\\b.{0,40}\\b(?:who|is"
             + "|has|lives)\\b",
-        "^about \\p{Lu}[\\p{L}’'-]{1,30}(?: \\p{Lu}[\\p{L}’'-]{1,30})?:",
+        "^about (?-i:\\p{Lu})[\\p{L}’'-]{1,30}(?: (?-i:\\p{Lu})[\\p{L}’'-]{1,30})?:",
         "\\bfollow (?:her|him|them|me|us) (?:for|on)\\b");
     signs(
         Part.SHOP,
@@ -156,7 +157,7 @@ final class Said {
             + "(?:weekdays|between|within|monday|answer)\\b");
   }
 
-  private Said() {}
+  private Labels() {}
 
   private static void opens(Part part, String... texts) {
     OPENINGS.put(part, pattern("^\\W{0,4}(?:" + String.join("|", texts) + ")\\W{0,4}$"));
